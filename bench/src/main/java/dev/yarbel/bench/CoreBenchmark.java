@@ -1,0 +1,125 @@
+package dev.yarbel.bench;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.equipment.Bar;
+import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.equipment.PlateSet;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.ramp.Ramp;
+import dev.yarbel.core.ramp.RampPlanner;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Resolver;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+
+/** How long the arithmetic behind a page takes: a ramp, a load, a block of sixteen weeks. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class CoreBenchmark {
+
+    private final Loader kg = Loader.of(kit(Map.of()));
+    private final Kit both = kit(Map.of("45", 4, "35", 1, "25", 2, "10", 2, "5", 2, "2.5", 1));
+    private final Loader kgAndLb = Loader.of(both);
+    private final Block block = block(16);
+    private final Resolver resolver = new Resolver(
+            kg,
+            Rounding.NEAREST,
+            Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(130), Lift.DEADLIFT, numbers(230)));
+
+    private static Kit kit(Map<String, Integer> pounds) {
+        Map<Plate, Integer> pairs = new HashMap<>();
+        Map.of("25", 4, "20", 2, "15", 2, "10", 2, "5", 2, "2.5", 2, "1.25", 2)
+                .forEach((figure, count) -> pairs.put(Plate.of(figure, MassUnit.KG), count));
+        pounds.forEach((figure, count) -> pairs.put(Plate.of(figure, MassUnit.LB), count));
+        return new Kit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs));
+    }
+
+    private static LiftNumbers numbers(int kg) {
+        return new LiftNumbers(Optional.of(Mass.ofKg(kg)), Optional.of(Mass.ofKg(kg)), RepCurve.DEFAULT);
+    }
+
+    private static Block block(int weeks) {
+        List<TrainingDay> days = new ArrayList<>();
+        for (int day = 0; day < 4; day++) {
+            List<Slot> slots = new ArrayList<>();
+            for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT)) {
+                String letter = String.valueOf((char) ('A' + slots.size()));
+                slots.add(slot(letter, lift, weeks, "1 @8"));
+                slots.add(slot(letter + "2", lift, weeks, "5x5 -22%"));
+                slots.add(slot(letter + "3", lift, weeks, "4x8 72.5%"));
+            }
+            days.add(new TrainingDay("Day " + day, day, slots));
+        }
+        return new Block(LocalDate.of(2026, 1, 5), weeks, days);
+    }
+
+    private static Slot slot(String letter, Lift lift, int weeks, String dose) {
+        return new Slot(letter, lift, Collections.nCopies(weeks, Optional.of(Dose.parse(dose))));
+    }
+
+    @Benchmark
+    public Ramp ramp180() {
+        return RampPlanner.plan(kg, Mass.ofKg(180));
+    }
+
+    @Benchmark
+    public Ramp ramp250() {
+        return RampPlanner.plan(kg, Mass.ofKg(250));
+    }
+
+    @Benchmark
+    public Fit load() {
+        return kg.fit(Mass.of("187.3", MassUnit.KG), Rounding.NEAREST);
+    }
+
+    @Benchmark
+    public Fit loadFromBothUnits() {
+        return kgAndLb.fit(Mass.of("187.3", MassUnit.KG), Rounding.NEAREST);
+    }
+
+    @Benchmark
+    public Loader everythingAKitCanLoad() {
+        return Loader.of(both);
+    }
+
+    /** 16 weeks of 4 days of 9 slots: 576 doses. */
+    @Benchmark
+    public void sixteenWeeks(Blackhole hole) {
+        for (int week = 0; week < block.weeks(); week++) {
+            for (int day = 0; day < block.days().size(); day++) {
+                hole.consume(resolver.resolve(Prescription.of(block, day, week)));
+            }
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package dev.yarbel.core.adjust;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.Resolver;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A planned load that a decision would change: where it stands, and what it is before and after. */
+public record LoadChange(LocalDate date, int day, int week, Prescription prescription, Mass before, Mass after) {
+
+    /**
+     * Every load of a block, after a date, that comes out differently for a lift, in order of dates.
+     *
+     * @param after the last day that is left alone
+     */
+    public static List<LoadChange> between(Resolver before, Resolver then, Block block, Lift lift, LocalDate after) {
+        List<LoadChange> changes = new ArrayList<>();
+        for (int week = 0; week < block.weeks(); week++) {
+            for (int day = 0; day < block.days().size(); day++) {
+                if (block.date(day, week).isAfter(after)) {
+                    addChanges(changes, before, then, block, lift, day, week);
+                }
+            }
+        }
+        return changes;
+    }
+
+    private static void addChanges(
+            List<LoadChange> changes, Resolver before, Resolver then, Block block, Lift lift, int day, int week) {
+        List<Prescription> prescriptions = Prescription.of(block, day, week);
+        List<ResolvedLoad> old = before.resolve(prescriptions);
+        List<ResolvedLoad> changed = then.resolve(prescriptions);
+        for (int i = 0; i < prescriptions.size(); i++) {
+            if (prescriptions.get(i).lift().equals(lift)
+                    && old.get(i).load().isPresent()
+                    && changed.get(i).load().isPresent()
+                    && !old.get(i).load().equals(changed.get(i).load())) {
+                changes.add(new LoadChange(
+                        block.date(day, week),
+                        day,
+                        week,
+                        prescriptions.get(i),
+                        old.get(i).load().get(),
+                        changed.get(i).load().get()));
+            }
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package dev.yarbel.core.adjust;
+
+import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import java.util.Optional;
+
+/**
+ * A proposal to move a working max towards what the lifter's estimate says.
+ *
+ * @param before the working max as it stands
+ * @param after the working max proposed, a load that can be put on the bar
+ * @param estimate the estimate that parted from it
+ * @param target the coach's share of that estimate, where the working max would be without a cap
+ * @param capped whether the cap kept it short of the target
+ */
+public record WorkingMaxProposal(Mass before, Mass after, Mass estimate, Mass target, boolean capped) {
+
+    /** Less than this apart, estimate and working max agree. */
+    public static final Percent TOLERANCE = Percent.of("2.5");
+
+    /**
+     * The proposal for one lift, if there is anything to propose.
+     *
+     * <p>There is when the coach's share of the estimate and the working max are more than 2.5 % of the working max apart
+     * and more than one loadable step. The movement is capped first and rounded to a load after; what rounds to nothing
+     * is no proposal. Pain means no rise.
+     *
+     * @param share the coach's share of the estimate that a working max stands at, usually 90 to 100 %
+     * @param painNoted whether the lifter noted pain in the session seen
+     */
+    public static Optional<WorkingMaxProposal> of(
+            Mass workingMax, Mass estimate, Percent share, Caps caps, boolean painNoted, Loader loader, Rounding rule) {
+        Mass target = estimate.times(share);
+        Mass gap = target.minus(workingMax);
+        if (gap.abs().compareTo(workingMax.times(TOLERANCE)) <= 0
+                || gap.abs().compareTo(loader.stepAt(workingMax)) <= 0
+                || gap.isPositive() && painNoted) {
+            return Optional.empty();
+        }
+        Mass most = workingMax.times(gap.isPositive() ? caps.raise() : caps.lower());
+        boolean capped = gap.abs().isGreaterThan(most);
+        Mass capping = capped ? most : gap.abs();
+        Mass after = loader.round(gap.isPositive() ? workingMax.plus(capping) : workingMax.minus(capping), rule);
+        boolean moves = gap.isPositive() ? after.isGreaterThan(workingMax) : after.isLessThan(workingMax);
+        return moves
+                ? Optional.of(new WorkingMaxProposal(workingMax, after, estimate, target, capped))
+                : Optional.empty();
+    }
+
+    public boolean isRaise() {
+        return after.isGreaterThan(before);
+    }
+}

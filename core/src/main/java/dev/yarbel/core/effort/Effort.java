@@ -1,0 +1,54 @@
+package dev.yarbel.core.effort;
+
+/**
+ * What the lifter says about a set once it is over: a rating, "more than four left", or that it was missed.
+ *
+ * <p>The code of each, {@code 8.5}, {@code easy} or {@code missed}, is what forms send and what is kept.
+ */
+public sealed interface Effort {
+
+    /** A set rated by the repetitions left. */
+    record Rated(Rpe rpe) implements Effort {
+        @Override
+        public String code() {
+            return rpe.toString();
+        }
+    }
+
+    /** A warm-up with more than four repetitions left: at least that many, so it never estimates a max. */
+    record MoreThanFourLeft() implements Effort {
+        @Override
+        public String code() {
+            return "easy";
+        }
+    }
+
+    /** The planned repetitions were not made; those that were made were to the limit. */
+    record Missed() implements Effort {
+        @Override
+        public String code() {
+            return "missed";
+        }
+    }
+
+    /** The short code of this answer. */
+    String code();
+
+    /** A rating as an effort. */
+    static Effort rated(Rpe rpe) {
+        return new Rated(rpe);
+    }
+
+    /**
+     * Reads a code.
+     *
+     * @throws IllegalArgumentException when it is none
+     */
+    static Effort parse(String code) {
+        return switch (code) {
+            case "easy" -> new MoreThanFourLeft();
+            case "missed" -> new Missed();
+            default -> new Rated(Rpe.parse(code));
+        };
+    }
+}

@@ -1,0 +1,12 @@
+package dev.yarbel.core.equipment;
+
+import dev.yarbel.core.measure.Mass;
+
+/** A loaded bar: the same stack on each side. */
+public record Loading(Kit kit, PlateStack stack) {
+
+    /** Bar, collars and both sides. */
+    public Mass total() {
+        return kit.base().plus(stack.mass().times(2));
+    }
+}

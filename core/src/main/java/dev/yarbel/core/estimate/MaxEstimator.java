@@ -1,0 +1,23 @@
+package dev.yarbel.core.estimate;
+
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.record.LiftedSession;
+import java.util.List;
+import java.util.Optional;
+
+/** A way to estimate a lifter's max in one lift from what was lifted. */
+public interface MaxEstimator {
+
+    /**
+     * The estimate after the last of these sessions.
+     *
+     * @param lift the lift; sets of others are passed over
+     * @param curve this lifter's rep curve for the lift
+     * @param start what was known before the first session, if anything
+     * @param sessions finished sessions, in any order
+     * @return empty when neither a start nor any set says anything
+     */
+    Optional<MaxEstimate> estimate(
+            Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions);
+}

@@ -1,0 +1,42 @@
+package dev.yarbel.core.lift;
+
+import java.util.regex.Pattern;
+
+/**
+ * A lift, known by a short key such as {@code squat}, which is also what is kept of it.
+ *
+ * <p>The key is lower case, of letters, figures and hyphens, up to 40 characters.
+ */
+public record Lift(String key) implements Comparable<Lift> {
+
+    private static final Pattern KEY = Pattern.compile("[a-z][a-z0-9-]{0,39}");
+
+    public static final Lift SQUAT = new Lift("squat");
+    public static final Lift BENCH_PRESS = new Lift("bench-press");
+    public static final Lift DEADLIFT = new Lift("deadlift");
+    public static final Lift OVERHEAD_PRESS = new Lift("overhead-press");
+
+    public Lift {
+        if (!KEY.matcher(key).matches()) {
+            throw new IllegalArgumentException("not the key of a lift: '" + key + "'");
+        }
+    }
+
+    /**
+     * Whether sets of several repetitions flatter the single: repetitions touching the floor borrow from the stretch, so
+     * a deadlift set says less about a max (common practice, no source).
+     */
+    public boolean repsFlatterTheSingle() {
+        return equals(DEADLIFT);
+    }
+
+    @Override
+    public int compareTo(Lift other) {
+        return key.compareTo(other.key);
+    }
+
+    @Override
+    public String toString() {
+        return key;
+    }
+}

@@ -1,0 +1,2 @@
+/** The lifts that are planned and lifted. */
+package dev.yarbel.core.lift;

@@ -1,0 +1,140 @@
+package dev.yarbel.core.adjust;
+
+import static dev.yarbel.core.measure.MassUnit.KG;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Resolver;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+class WorkingMaxProposalTest {
+
+    private static Optional<WorkingMaxProposal> proposal(String workingMax, String estimate) {
+        return proposal(workingMax, estimate, Caps.USUAL, false, Kits.kg());
+    }
+
+    private static Optional<WorkingMaxProposal> proposal(
+            String workingMax, String estimate, Caps caps, boolean pain, Loader loader) {
+        return WorkingMaxProposal.of(
+                Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), caps, pain, loader, Rounding.NEAREST);
+    }
+
+    /** Common practice, no source: at most 2.5 % up, whatever the estimate says. */
+    @Test
+    void aRaiseIsCapped() {
+        WorkingMaxProposal proposal = proposal("200", "240").orElseThrow();
+        assertThat(proposal.after()).isEqualTo(Mass.ofKg(205));
+        assertThat(proposal.target()).isEqualTo(Mass.ofKg(228));
+        assertThat(proposal.capped()).isTrue();
+        assertThat(proposal.isRaise()).isTrue();
+    }
+
+    @Test
+    void aNovicesFirstMonthMayRiseTwiceAsFast() {
+        assertThat(proposal("100", "120", Caps.FIRST_NOVICE_MONTH, false, Kits.kg())
+                        .orElseThrow()
+                        .after())
+                .isEqualTo(Mass.ofKg(105));
+    }
+
+    @Test
+    void aFallIsCappedAtFivePercent() {
+        assertThat(proposal("200", "190").orElseThrow().after()).isEqualTo(Mass.ofKg(190));
+        assertThat(proposal("200", "202").orElseThrow().capped()).isFalse();
+        assertThat(proposal("200", "202").orElseThrow().after()).isEqualTo(Mass.of("192.5", KG));
+    }
+
+    @Test
+    void withinTwoAndAHalfPercentTheyAgree() {
+        // 95 % of 215.78 is 204.99
+        assertThat(proposal("200", "215.78")).isEmpty();
+        assertThat(proposal("200", "215.80")).isPresent();
+    }
+
+    @Test
+    void withinOneLoadableStepTheyAgree() {
+        // 95 % of 63 is 59.85, 4.85 kg and 8.8 % above; this kit steps by 5 kg
+        assertThat(proposal("55", "63")).isPresent();
+        assertThat(proposal("50", "57", Caps.USUAL, false, Kits.bar20("10:2 2.5:4")))
+                .isEmpty();
+    }
+
+    /** The cap is 1.25 kg here, the next load 2.5 kg away and out of reach: that is no slip. */
+    @Test
+    void whatTheCapRoundsToNothingIsNoProposal() {
+        assertThat(proposal("50", "70", Caps.USUAL, false, Kits.bar20("10:2 5:2 2.5:2")))
+                .isEmpty();
+    }
+
+    @Test
+    void painMeansNoRiseButMayMeanLess() {
+        assertThat(proposal("200", "240", Caps.USUAL, true, Kits.kg())).isEmpty();
+        assertThat(proposal("200", "190", Caps.USUAL, true, Kits.kg())).isPresent();
+    }
+
+    @Property
+    void aProposalMovesTowardsTheEstimateByALoadableAmountWithinTheCapAndOneRounding(
+            @ForAll @IntRange(min = 16, max = 120) int steps, @ForAll @IntRange(min = 30, max = 330) int estimate) {
+        Mass workingMax = Mass.of("2.5", KG).times(steps);
+        Loader loader = Kits.kg();
+        WorkingMaxProposal.of(
+                        workingMax, Mass.ofKg(estimate), Percent.HUNDRED, Caps.USUAL, false, loader, Rounding.NEAREST)
+                .ifPresent(proposal -> {
+                    assertThat(loader.canLoad(proposal.after())).isTrue();
+                    assertThat(proposal.after()).isNotEqualTo(workingMax);
+                    assertThat(proposal.isRaise()).isEqualTo(Mass.ofKg(estimate).isGreaterThan(workingMax));
+                    Mass moved = proposal.after().distanceTo(workingMax);
+                    Mass cap = workingMax.times(Percent.of(proposal.isRaise() ? "2.5" : "5"));
+                    assertThat(moved).isLessThanOrEqualTo(cap.plus(Mass.of("1.25", KG)));
+                });
+    }
+
+    @Test
+    void everyLaterLoadThatChangesIsListedAndNoOther() {
+        LocalDate monday = LocalDate.of(2026, 3, 2);
+        Slot top = slot("A", Lift.SQUAT, "1 @8");
+        Slot backOff = slot("B", Lift.SQUAT, "5x5 -22%");
+        Slot straight = slot("C", Lift.SQUAT, "3x5 75%");
+        Slot bench = slot("D", Lift.BENCH_PRESS, "3x5 75%");
+        Block block =
+                new Block(monday, 3, List.of(new TrainingDay("Day 1", 0, List.of(top, backOff, straight, bench))));
+        Resolver before = new Resolver(
+                Kits.kg(), Rounding.NEAREST, Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(120)));
+        Resolver then = before.with(Lift.SQUAT, n -> n.withWorkingMax(Mass.ofKg(205)));
+
+        List<LoadChange> changes = LoadChange.between(before, then, block, Lift.SQUAT, monday);
+
+        assertThat(changes).extracting(LoadChange::date).containsExactly(monday.plusWeeks(1), monday.plusWeeks(2));
+        assertThat(changes).allSatisfy(change -> {
+            assertThat(change.prescription().letter()).isEqualTo("C");
+            assertThat(change.before()).isEqualTo(Mass.ofKg(150));
+            assertThat(change.after()).isEqualTo(Mass.of("152.5", KG));
+        });
+    }
+
+    private static LiftNumbers numbers(int kg) {
+        return new LiftNumbers(Optional.of(Mass.ofKg(kg)), Optional.of(Mass.ofKg(kg)), RepCurve.DEFAULT);
+    }
+
+    private static Slot slot(String letter, Lift lift, String dose) {
+        return new Slot(letter, lift, java.util.Collections.nCopies(3, Optional.of(Dose.parse(dose))));
+    }
+}
