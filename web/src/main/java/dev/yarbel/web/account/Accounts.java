@@ -1,0 +1,72 @@
+package dev.yarbel.web.account;
+
+import dev.yarbel.web.page.Person;
+import java.time.ZoneId;
+import java.util.Locale;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Clubs and the people who sign in. */
+@Service
+@Transactional
+public class Accounts implements UserDetailsService {
+
+    private final ClubRepository clubs;
+    private final AccountRepository accounts;
+    private final PasswordEncoder passwords;
+
+    Accounts(ClubRepository clubs, AccountRepository accounts, PasswordEncoder passwords) {
+        this.clubs = clubs;
+        this.accounts = accounts;
+        this.passwords = passwords;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public UserDetails loadUserByUsername(String username) {
+        return (UserDetails) person(username);
+    }
+
+    /**
+     * Who signs in by this name.
+     *
+     * @throws UsernameNotFoundException when nobody does
+     */
+    @Transactional(readOnly = true)
+    public Person person(String username) {
+        return accounts.findWithClub(username.strip().toLowerCase(Locale.ROOT)).stream()
+                .map(row -> ((Account) row[0]).member((Club) row[1]))
+                .findFirst()
+                .orElseThrow(() -> new UsernameNotFoundException("nobody signs in as " + username));
+    }
+
+    /** Whether any club has been set up. */
+    @Transactional(readOnly = true)
+    public boolean anyClub() {
+        return clubs.count() > 0;
+    }
+
+    /** Sets up a club and gives its number. */
+    public long addClub(String name, ZoneId zone) {
+        return clubs.save(new Club(name, zone.getId())).id();
+    }
+
+    /** Lets a coach sign in, and gives the account's number. */
+    public long addCoach(long clubId, String username, String name, String password) {
+        return add(clubId, username, name, password, Account.Role.COACH, null);
+    }
+
+    /** Lets a lifter sign in, and gives the account's number. */
+    public long addLifter(long clubId, String username, String name, String password, long lifterId) {
+        return add(clubId, username, name, password, Account.Role.LIFTER, lifterId);
+    }
+
+    private long add(long clubId, String username, String name, String password, Account.Role role, Long lifterId) {
+        return accounts.save(new Account(clubId, username, name, passwords.encode(password), role, lifterId))
+                .id();
+    }
+}

@@ -1,0 +1,22 @@
+package dev.yarbel.web.account;
+
+import java.time.ZoneId;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What belongs to a club as a whole. */
+@Service
+@Transactional(readOnly = true)
+public class Clubs {
+
+    private final ClubRepository clubs;
+
+    Clubs(ClubRepository clubs) {
+        this.clubs = clubs;
+    }
+
+    /** The time zone that says what day it is in a club. */
+    public ZoneId zone(long clubId) {
+        return ZoneId.of(clubs.findById(clubId).orElseThrow().zone());
+    }
+}

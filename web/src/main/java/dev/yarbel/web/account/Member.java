@@ -1,0 +1,95 @@
+package dev.yarbel.web.account;
+
+import dev.yarbel.web.page.Person;
+import java.time.ZoneId;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.CredentialsContainer;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/** A person signed in, as their session keeps them. */
+final class Member implements UserDetails, Person, CredentialsContainer {
+
+    private static final long serialVersionUID = 1;
+
+    private final long accountId;
+    private final long clubId;
+    private final String zone;
+    private final String username;
+    private final String name;
+    private String passwordHash;
+    private final boolean coach;
+    private final Long lifterId;
+
+    Member(
+            long accountId,
+            long clubId,
+            String zone,
+            String username,
+            String name,
+            String passwordHash,
+            boolean coach,
+            Long lifterId) {
+        this.accountId = accountId;
+        this.clubId = clubId;
+        this.zone = zone;
+        this.username = username;
+        this.name = name;
+        this.passwordHash = passwordHash;
+        this.coach = coach;
+        this.lifterId = lifterId;
+    }
+
+    @Override
+    public long accountId() {
+        return accountId;
+    }
+
+    @Override
+    public long clubId() {
+        return clubId;
+    }
+
+    @Override
+    public ZoneId zone() {
+        return ZoneId.of(zone);
+    }
+
+    @Override
+    public String personName() {
+        return name;
+    }
+
+    @Override
+    public boolean isCoach() {
+        return coach;
+    }
+
+    @Override
+    public Optional<Long> lifterId() {
+        return Optional.ofNullable(lifterId);
+    }
+
+    @Override
+    public Collection<? extends GrantedAuthority> getAuthorities() {
+        return List.of(new SimpleGrantedAuthority(coach ? "ROLE_COACH" : "ROLE_LIFTER"));
+    }
+
+    @Override
+    public String getPassword() {
+        return passwordHash;
+    }
+
+    @Override
+    public String getUsername() {
+        return username;
+    }
+
+    @Override
+    public void eraseCredentials() {
+        passwordHash = null;
+    }
+}

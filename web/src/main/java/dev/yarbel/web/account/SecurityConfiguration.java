@@ -1,0 +1,88 @@
+package dev.yarbel.web.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+
+@Configuration
+class SecurityConfiguration {
+
+    private static final String CONTENT_POLICY = String.join(
+            "; ",
+            "default-src 'none'",
+            "script-src 'self'",
+            "style-src 'self'",
+            "img-src 'self' data:",
+            "font-src 'self'",
+            "connect-src 'self'",
+            "form-action 'self'",
+            "base-uri 'none'",
+            "frame-ancestors 'none'");
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    /** Scripts, styles and fonts need neither session nor database. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain files(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg")
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .requestCache(cache -> cache.disable())
+                .securityContext(context -> context.disable())
+                .headers(headers -> headers.cacheControl(cache -> cache.disable())
+                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .build();
+    }
+
+    @Bean
+    @Order(2)
+    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/sign-in", "/error")
+                        .permitAll()
+                        .requestMatchers("/calls/**", "/lifters", "/lifters/*/plan/**")
+                        .hasRole("COACH")
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", true))
+                .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint()))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(Customizer.withDefaults()))
+                .build();
+    }
+
+    /** A page goes to the sign-in; a fragment tells the page it was meant for to go there. */
+    private static final class FragmentAwareEntryPoint implements AuthenticationEntryPoint {
+
+        private final AuthenticationEntryPoint page = new LoginUrlAuthenticationEntryPoint("/sign-in");
+
+        @Override
+        public void commence(
+                HttpServletRequest request, HttpServletResponse response, AuthenticationException exception)
+                throws IOException, jakarta.servlet.ServletException {
+            if (request.getHeader("HX-Request") != null) {
+                response.setHeader("HX-Redirect", "/sign-in");
+                response.setStatus(HttpStatus.UNAUTHORIZED.value());
+            } else {
+                page.commence(request, response, exception);
+            }
+        }
+    }
+}

@@ -1,0 +1,3 @@
+/** Clubs and the people who sign in. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page"})
+package dev.yarbel.web.account;

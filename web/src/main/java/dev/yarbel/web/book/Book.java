@@ -1,0 +1,211 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.estimate.MaxEstimator;
+import dev.yarbel.core.estimate.SmoothedMaxEstimator;
+import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The one door to what is known of a lifter and what happened. Whoever calls has asked the roster for the lifter. */
+@Service
+@Transactional
+public class Book {
+
+    /** What was lifted longer ago says nothing about today. */
+    private static final int WEEKS_THAT_COUNT = 26;
+
+    private final LiftNumbersRepository numbers;
+    private final TrainingSessionRepository sessions;
+    private final LoggedSetRepository sets;
+    private final Ledger ledger;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final MaxEstimator estimator = new SmoothedMaxEstimator();
+
+    Book(
+            LiftNumbersRepository numbers,
+            TrainingSessionRepository sessions,
+            LoggedSetRepository sets,
+            Ledger ledger,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.numbers = numbers;
+        this.sessions = sessions;
+        this.sets = sets;
+        this.ledger = ledger;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** What is known of a lifter today; estimates come from finished sessions only. */
+    @Transactional(readOnly = true)
+    public Standing standing(LifterCard lifter) {
+        LocalDate since = LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
+        List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), since));
+        List<LiftedSession> finished = log.stream()
+                .filter(SessionLog::finished)
+                .map(SessionLog::lifted)
+                .toList();
+        List<LiftStanding> lifts = numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
+                .map(n -> new LiftStanding(
+                        n.lift(),
+                        n.workingMax(),
+                        n.start(),
+                        n.curve(),
+                        estimator.estimate(n.lift(), n.curve(), n.start(), finished)))
+                .toList();
+        return new Standing(lifts, log);
+    }
+
+    private static List<SessionLog> log(List<Object[]> rows) {
+        Map<TrainingSession, List<DoneSet>> setsBySession = new LinkedHashMap<>();
+        for (Object[] row : rows) {
+            List<DoneSet> sets = setsBySession.computeIfAbsent((TrainingSession) row[0], s -> new ArrayList<>());
+            if (row[1] != null) {
+                sets.add(((LoggedSet) row[1]).done());
+            }
+        }
+        List<SessionLog> log = new ArrayList<>();
+        setsBySession.forEach((session, sets) -> log.add(new SessionLog(
+                session.id(),
+                session.heldOn(),
+                session.planned(),
+                session.finishedAt() != null,
+                Optional.ofNullable(session.pain()),
+                sets)));
+        return log;
+    }
+
+    /** Sets down what a lifter starts a lift with. */
+    public void start(LifterCard lifter, Lift lift, StartingMax start, Mass workingMax) {
+        LiftNumbersEntity entity = new LiftNumbersEntity(lifter.clubId(), lifter.id(), lift);
+        entity.start(start);
+        entity.workingMax(workingMax);
+        numbers.save(entity);
+    }
+
+    /**
+     * Moves a lifter's working max, and writes into the ledger who decided that and why.
+     *
+     * @param expected the working max the decision was made on
+     * @return whether it still stood there; if not, nothing happened
+     */
+    public boolean moveWorkingMax(
+            Person coach,
+            LifterCard lifter,
+            Lift lift,
+            Mass expected,
+            Mass after,
+            ChangeKind kind,
+            Optional<String> why) {
+        LiftNumbersEntity entity = numbers.findByClubIdAndLifterIdAndLift(lifter.clubId(), lifter.id(), lift)
+                .orElseThrow(NotFoundException::new);
+        if (!entity.workingMax().equals(Optional.of(expected))) {
+            return false;
+        }
+        entity.workingMax(after);
+        MassUnit unit = lifter.unit();
+        ledger.write(coach, lifter, kind, lift.key(), why, expected.format(unit, 2), after.format(unit, 2));
+        return true;
+    }
+
+    /**
+     * Logs a set. The session begins with its first set.
+     *
+     * <p>The same set sent twice, by a double tap or after a line that broke, is kept once.
+     *
+     * @param token made by whoever sends the set
+     * @throws SetTakenException when this set of the day was logged before by another token
+     */
+    public void log(LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done)
+            throws SetTakenException {
+        TrainingSession session = session(lifter, day, date);
+        Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
+                lifter.clubId(), session.id(), done.task().toString());
+        if (before.isEmpty()) {
+            sets.save(new LoggedSet(lifter.clubId(), session.id(), token, done, clock.instant()));
+        } else if (!before.get().token().equals(token)) {
+            throw new SetTakenException(before.get().done());
+        }
+    }
+
+    private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date) {
+        Instant now = clock.instant();
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), now);
+        return sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow();
+    }
+
+    /** Corrects a set that was logged; what it said before stays in the ledger. */
+    public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
+        LoggedSet set = sessions.findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
+                        lifter.clubId(), lifter.id(), day.day(), day.week())
+                .flatMap(session -> sets.findByClubIdAndSessionIdAndTask(
+                        lifter.clubId(), session.id(), done.task().toString()))
+                .orElseThrow(NotFoundException::new);
+        DoneSet before = set.done();
+        if (!before.equals(done)) {
+            set.set(done.set());
+            ledger.write(
+                    person,
+                    lifter,
+                    ChangeKind.SET_CORRECTED,
+                    done.set().lift().key() + " " + done.task(),
+                    Optional.empty(),
+                    words(before, lifter.unit()),
+                    words(done, lifter.unit()));
+        }
+    }
+
+    private static String words(DoneSet done, MassUnit unit) {
+        return done.set().load().format(unit, 2) + " x" + done.set().reps() + " "
+                + done.set().effort().code();
+    }
+
+    /**
+     * Writes down a session that was lifted and finished before.
+     *
+     * @param heard whether those who wait for finished sessions hear of it
+     */
+    public void addHistory(
+            LifterCard lifter, PlannedDay day, LocalDate date, Instant at, List<DoneSet> lifted, boolean heard) {
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at);
+        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow();
+        for (DoneSet done : lifted) {
+            sets.save(new LoggedSet(lifter.clubId(), session.id(), UUID.randomUUID(), done, at));
+        }
+        session.finish(at, null);
+        if (heard) {
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
+        }
+    }
+
+    /** Finishes a session, once; those who wait for it hear of it after it is kept. */
+    public void finish(LifterCard lifter, PlannedDay day, Optional<String> pain) {
+        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow(NotFoundException::new);
+        if (session.finishedAt() == null) {
+            session.finish(clock.instant(), pain.orElse(null));
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
+        }
+    }
+}

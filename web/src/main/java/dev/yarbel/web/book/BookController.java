@@ -1,0 +1,48 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.StripSource;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+@Controller
+class BookController {
+
+    private static final int ENTRIES = 50;
+    private static final int SESSIONS = 12;
+
+    private final Roster roster;
+    private final Book book;
+    private final Ledger ledger;
+    private final StripSource strips;
+
+    BookController(Roster roster, Book book, Ledger ledger, StripSource strips) {
+        this.roster = roster;
+        this.book = book;
+        this.ledger = ledger;
+        this.strips = strips;
+    }
+
+    @GetMapping("/lifters/{id}/book")
+    String book(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
+        LifterCard lifter = roster.lifter(person, id);
+        Standing standing = book.standing(lifter);
+        List<SessionLog> latestFirst = new ArrayList<>(standing.log());
+        Collections.reverse(latestFirst);
+        model.addAttribute("lifter", lifter);
+        model.addAttribute("lifts", standing.lifts().stream().map(LiftView::of).toList());
+        model.addAttribute("sessions", latestFirst.stream().limit(SESSIONS).toList());
+        model.addAttribute("changes", ledger.latest(lifter, ENTRIES));
+        model.addAttribute("zone", person.zone());
+        model.addAttribute("strip", strips.strip(person, id).orElse(null));
+        return "book/book";
+    }
+}

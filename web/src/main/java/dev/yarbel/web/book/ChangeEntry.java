@@ -1,0 +1,51 @@
+package dev.yarbel.web.book;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Optional;
+
+@Entity
+class ChangeEntry {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private long clubId;
+    private long lifterId;
+    private Instant madeAt;
+    private long madeBy;
+    private String madeByName;
+
+    @Enumerated(EnumType.STRING)
+    private ChangeKind kind;
+
+    private String subject;
+    private String why;
+    private String before;
+    private String after;
+
+    protected ChangeEntry() {}
+
+    ChangeEntry(long clubId, long lifterId, Instant madeAt, long madeBy, String madeByName, Change change) {
+        this.clubId = clubId;
+        this.lifterId = lifterId;
+        this.madeAt = madeAt;
+        this.madeBy = madeBy;
+        this.madeByName = madeByName;
+        this.kind = change.kind();
+        this.subject = change.subject();
+        this.why = change.why().orElse(null);
+        this.before = change.before();
+        this.after = change.after();
+    }
+
+    Change change() {
+        return new Change(madeAt, madeByName, kind, subject, Optional.ofNullable(why), before, after);
+    }
+}

@@ -1,0 +1,12 @@
+package dev.yarbel.web.book;
+
+import java.util.List;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.repository.Repository;
+
+interface ChangeRepository extends Repository<ChangeEntry, Long> {
+
+    List<ChangeEntry> findByClubIdAndLifterIdOrderByIdDesc(long clubId, long lifterId, Limit limit);
+
+    ChangeEntry save(ChangeEntry entry);
+}

@@ -1,0 +1,48 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The change ledger, the only one there is: every decision is written here in the transaction that makes it. */
+@Service
+@Transactional
+public class Ledger {
+
+    private final ChangeRepository changes;
+    private final Clock clock;
+
+    Ledger(ChangeRepository changes, Clock clock) {
+        this.changes = changes;
+        this.clock = clock;
+    }
+
+    /** Writes an entry, within the caller's transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void write(
+            Person who,
+            LifterCard lifter,
+            ChangeKind kind,
+            String subject,
+            Optional<String> why,
+            String before,
+            String after) {
+        Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
+        changes.save(
+                new ChangeEntry(lifter.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change));
+    }
+
+    /** The latest entries about a lifter, newest first. */
+    @Transactional(readOnly = true)
+    public List<Change> latest(LifterCard lifter, int most) {
+        return changes.findByClubIdAndLifterIdOrderByIdDesc(lifter.clubId(), lifter.id(), Limit.of(most)).stream()
+                .map(ChangeEntry::change)
+                .toList();
+    }
+}

@@ -1,0 +1,26 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.session.DoneSet;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One session as it was logged.
+ *
+ * @param sets in the order they were lifted
+ * @param pain what the lifter noted, if anything hurt
+ */
+public record SessionLog(
+        long id, LocalDate date, PlannedDay planned, boolean finished, Optional<String> pain, List<DoneSet> sets) {
+
+    public SessionLog {
+        sets = List.copyOf(sets);
+    }
+
+    /** The sets alone, as estimates need them. */
+    public LiftedSession lifted() {
+        return new LiftedSession(date, sets.stream().map(DoneSet::set).toList());
+    }
+}

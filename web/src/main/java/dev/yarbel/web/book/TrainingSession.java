@@ -1,0 +1,52 @@
+package dev.yarbel.web.book;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.time.LocalDate;
+
+@Entity
+class TrainingSession {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private long clubId;
+    private long lifterId;
+    private LocalDate heldOn;
+    private long planDay;
+    private int planWeek;
+    private Instant startedAt;
+    private Instant finishedAt;
+    private String pain;
+
+    protected TrainingSession() {}
+
+    long id() {
+        return id;
+    }
+
+    LocalDate heldOn() {
+        return heldOn;
+    }
+
+    PlannedDay planned() {
+        return new PlannedDay(planDay, planWeek);
+    }
+
+    Instant finishedAt() {
+        return finishedAt;
+    }
+
+    String pain() {
+        return pain;
+    }
+
+    void finish(Instant at, String painNoted) {
+        finishedAt = at;
+        pain = painNoted;
+    }
+}

@@ -1,0 +1,40 @@
+package dev.yarbel.web.book;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
+
+    /** Sessions with their sets, one row a set, in the order they were lifted; a session without sets has one row. */
+    @Query("""
+            select s, l from TrainingSession s left join LoggedSet l on l.sessionId = s.id and l.clubId = s.clubId
+            where s.clubId = :clubId and s.lifterId = :lifterId and s.heldOn >= :since
+            order by s.heldOn, s.id, l.id""")
+    List<Object[]> findWithSets(long clubId, long lifterId, LocalDate since);
+
+    Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
+            long clubId, long lifterId, long planDay, int planWeek);
+
+    /** Begins a session unless it has begun, whoever comes first. */
+    @Modifying
+    @NativeQuery("""
+            insert into training_session (club_id, lifter_id, held_on, plan_day, plan_week, started_at)
+            values (:clubId, :lifterId, :heldOn, :planDay, :planWeek, :now)
+            on conflict (lifter_id, plan_day, plan_week) do nothing""")
+    int begin(long clubId, long lifterId, LocalDate heldOn, long planDay, int planWeek, Instant now);
+
+    /** A session, held until the end of the transaction, so that its sets are logged one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("""
+            select s from TrainingSession s
+            where s.clubId = :clubId and s.lifterId = :lifterId and s.planDay = :planDay and s.planWeek = :planWeek""")
+    Optional<TrainingSession> lockDay(long clubId, long lifterId, long planDay, int planWeek);
+}

@@ -1,0 +1,156 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.plan.Plans;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+@Controller
+@RequestMapping("/calls")
+class CallsController {
+
+    private static final int LONGEST_REASON = 500;
+    private static final Mass MOST = Mass.ofKg(1000);
+
+    private final Slips slips;
+    private final Plans plans;
+
+    CallsController(Slips slips, Plans plans) {
+        this.slips = slips;
+        this.plans = plans;
+    }
+
+    /** What a coach typed beside the answers. */
+    record Typed(String reason, String own, String error) {
+        static final Typed NOTHING = new Typed("", "", null);
+
+        Optional<String> why() {
+            String text = reason.strip();
+            return text.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(text.length() > LONGEST_REASON ? text.substring(0, LONGEST_REASON) : text);
+        }
+    }
+
+    @GetMapping
+    String queue(@AuthenticationPrincipal Person coach, Model model) {
+        List<SlipLine> queue = slips.queue(coach);
+        return page(
+                coach,
+                queue.isEmpty() ? Optional.empty() : Optional.of(queue.get(0).id()),
+                queue,
+                Typed.NOTHING,
+                model);
+    }
+
+    @GetMapping("/{id}")
+    String slip(@AuthenticationPrincipal Person coach, @PathVariable long id, Model model) {
+        return page(coach, Optional.of(id), slips.queue(coach), Typed.NOTHING, model);
+    }
+
+    @PostMapping("/{id}/take")
+    String take(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @RequestParam String shown,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        Typed typed = new Typed(reason, "", null);
+        return answered(coach, id, slips.take(coach, id, shown, typed.why()), typed, "taken", response, flash, model);
+    }
+
+    @PostMapping("/{id}/change")
+    String change(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @RequestParam String shown,
+            @RequestParam(defaultValue = "") String own,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        Typed typed = new Typed(reason, own, null);
+        Optional<Mass> workingMax = read(own, slips.view(coach, id));
+        if (workingMax.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return page(coach, Optional.of(id), slips.queue(coach), new Typed(reason, own, "own"), model);
+        }
+        return answered(
+                coach,
+                id,
+                slips.change(coach, id, shown, workingMax.get(), typed.why()),
+                typed,
+                "changed",
+                response,
+                flash,
+                model);
+    }
+
+    private static Optional<Mass> read(String own, SlipView slip) {
+        try {
+            return Optional.of(Mass.parse(own, slip.plan().lifter().unit()))
+                    .filter(mass -> mass.isPositive() && !mass.isGreaterThan(MOST));
+        } catch (IllegalArgumentException notAMass) {
+            return Optional.empty();
+        }
+    }
+
+    @PostMapping("/{id}/leave")
+    String leave(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        Typed typed = new Typed(reason, "", null);
+        return answered(coach, id, slips.leave(coach, id, typed.why()), typed, "left", response, flash, model);
+    }
+
+    private String answered(
+            Person coach,
+            long id,
+            Slips.Outcome outcome,
+            Typed typed,
+            String answer,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        switch (outcome) {
+            case CHANGED_MEANWHILE -> {
+                response.setStatus(HttpStatus.CONFLICT.value());
+                model.addAttribute("notice", "calls.changed-meanwhile");
+                return page(coach, Optional.of(id), slips.queue(coach), typed, model);
+            }
+            case ANSWERED_ALREADY -> flash.addFlashAttribute("notice", "calls.answered-already");
+            case DONE -> flash.addFlashAttribute("notice", "calls.done." + answer);
+        }
+        return "redirect:/calls";
+    }
+
+    private String page(Person coach, Optional<Long> id, List<SlipLine> queue, Typed typed, Model model) {
+        model.addAttribute("queue", queue);
+        model.addAttribute("typed", typed);
+        id.ifPresent(open -> {
+            SlipView slip = slips.view(coach, open);
+            model.addAttribute("slip", slip);
+            model.addAttribute("lifter", slip.plan().lifter());
+            model.addAttribute("strip", plans.strip(slip.plan()));
+        });
+        return "calls/calls";
+    }
+}

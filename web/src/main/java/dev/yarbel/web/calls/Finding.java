@@ -1,0 +1,95 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.adjust.Caps;
+import dev.yarbel.core.adjust.LoadChange;
+import dev.yarbel.core.adjust.WorkingMaxProposal;
+import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.plan.LifterPlan;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * What is to be decided about a lift as things stand now: the proposal, and every later load it would change.
+ *
+ * @param movement how the last session moved the estimate
+ */
+record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement movement, List<LoadChange> changes) {
+
+    /** A novice's first month. */
+    private static final int FIRST_MONTH_DAYS = 30;
+
+    /** Empty when estimate and working max agree, or pain in the session seen forbids a rise. */
+    static Optional<Finding> of(LifterPlan plan, Lift lift, long sessionId) {
+        boolean pain = plan.standing().log().stream()
+                .anyMatch(session -> session.id() == sessionId && session.pain().isPresent());
+        LiftStanding standing = plan.standing().of(lift).orElseThrow();
+        if (standing.workingMax().isEmpty() || standing.estimate().isEmpty()) {
+            return Optional.empty();
+        }
+        MaxEstimate estimate = standing.estimate().get();
+        List<MaxEstimate.Movement> movements = estimate.movements();
+        if (movements.isEmpty()) {
+            return Optional.empty();
+        }
+        return WorkingMaxProposal.of(
+                        standing.workingMax().get(),
+                        estimate.max(),
+                        plan.lifter().shareOfEstimate(),
+                        caps(plan),
+                        pain,
+                        plan.resolver().loader(),
+                        plan.lifter().rounding())
+                .map(proposal -> new Finding(
+                        proposal,
+                        caps(plan),
+                        movements.get(movements.size() - 1),
+                        changes(plan, lift, proposal.after())));
+    }
+
+    /** The most that one decision moves this working max. */
+    public Percent cap() {
+        return proposal.isRaise() ? caps.raise() : caps.lower();
+    }
+
+    private static Caps caps(LifterPlan plan) {
+        return plan.lifter()
+                .noviceSince()
+                .filter(since -> plan.today().isBefore(since.plusDays(FIRST_MONTH_DAYS)))
+                .map(since -> Caps.FIRST_NOVICE_MONTH)
+                .orElse(Caps.USUAL);
+    }
+
+    /** Every load that another working max would change, from the first day not yet lifted on. */
+    static List<LoadChange> changes(LifterPlan plan, Lift lift, Mass after) {
+        Resolver then = plan.resolver().with(lift, numbers -> numbers.withWorkingMax(after));
+        return LoadChange.between(
+                        plan.resolver(), then, plan.block(), lift, plan.today().minusDays(1))
+                .stream()
+                .filter(change -> !plan.isFinished(change.day(), change.week()))
+                .toList();
+    }
+
+    /** Says in one word what a coach was shown, so that an answer to something else can be told. */
+    public String fingerprint() {
+        StringBuilder shown = new StringBuilder();
+        shown.append(proposal.before()).append('>').append(proposal.after());
+        for (LoadChange change : changes) {
+            shown.append(';')
+                    .append(change.date())
+                    .append(change.prescription().letter())
+                    .append(change.prescription().dose().shorthand())
+                    .append(change.before())
+                    .append('>')
+                    .append(change.after());
+        }
+        return UUID.nameUUIDFromBytes(shown.toString().getBytes(StandardCharsets.UTF_8))
+                .toString();
+    }
+}

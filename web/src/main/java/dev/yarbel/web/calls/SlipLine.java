@@ -1,0 +1,14 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Instant;
+
+/** A slip in the queue, as it was when it was opened. */
+record SlipLine(long id, LifterCard lifter, Lift lift, Mass before, Mass proposed, Instant openedAt) {
+
+    public boolean raise() {
+        return proposed.isGreaterThan(before);
+    }
+}

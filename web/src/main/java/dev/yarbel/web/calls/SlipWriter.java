@@ -1,0 +1,62 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.account.Clubs;
+import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.SessionFinished;
+import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.plan.LifterPlan;
+import dev.yarbel.web.plan.Plans;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.util.Optional;
+import org.springframework.modulith.events.ApplicationModuleListener;
+import org.springframework.stereotype.Component;
+
+/** Looks at each finished session for what a coach should decide. Hearing of one twice opens nothing twice. */
+@Component
+class SlipWriter {
+
+    private final SlipRepository slips;
+    private final Roster roster;
+    private final Plans plans;
+    private final Clubs clubs;
+    private final Clock clock;
+
+    SlipWriter(SlipRepository slips, Roster roster, Plans plans, Clubs clubs, Clock clock) {
+        this.slips = slips;
+        this.roster = roster;
+        this.plans = plans;
+        this.clubs = clubs;
+        this.clock = clock;
+    }
+
+    @ApplicationModuleListener
+    void on(SessionFinished event) {
+        LifterCard lifter = roster.lifterOfClub(event.clubId(), event.lifterId());
+        Optional<LifterPlan> plan = plans.current(lifter, clubs.zone(event.clubId()));
+        plan.ifPresent(p -> p.standing().log().stream()
+                .filter(session -> session.id() == event.sessionId())
+                .findFirst()
+                .ifPresent(session -> look(p, session)));
+    }
+
+    private void look(LifterPlan plan, SessionLog session) {
+        for (LiftStanding standing : plan.standing().lifts()) {
+            boolean lifted =
+                    session.sets().stream().anyMatch(done -> done.set().lift().equals(standing.lift()));
+            if (lifted) {
+                Finding.of(plan, standing.lift(), session.id())
+                        .ifPresent(finding -> slips.open(
+                                plan.lifter().clubId(),
+                                plan.lifter().id(),
+                                standing.lift().key(),
+                                session.id(),
+                                clock.instant(),
+                                finding.proposal().before().in(MassUnit.KG),
+                                finding.proposal().after().in(MassUnit.KG)));
+            }
+        }
+    }
+}

@@ -1,0 +1,169 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.ChangeKind;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.OpenCalls;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.plan.LifterPlan;
+import dev.yarbel.web.plan.Plans;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The queue of slips and their answers. A slip is answered once; what it proposes is worked out when it is looked at. */
+@Service
+@Transactional
+class Slips implements OpenCalls {
+
+    private final SlipRepository slips;
+    private final Roster roster;
+    private final Plans plans;
+    private final Book book;
+    private final Ledger ledger;
+    private final Clock clock;
+
+    Slips(SlipRepository slips, Roster roster, Plans plans, Book book, Ledger ledger, Clock clock) {
+        this.slips = slips;
+        this.roster = roster;
+        this.plans = plans;
+        this.book = book;
+        this.ledger = ledger;
+        this.clock = clock;
+    }
+
+    /** What came of an answer. */
+    enum Outcome {
+        DONE,
+        /** Answered before, by this or another person. */
+        ANSWERED_ALREADY,
+        /** Numbers or plan changed since the slip was shown: it must be looked at again. */
+        CHANGED_MEANWHILE
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<Long, Long> openByLifter(Person coach) {
+        return open(roster.lifters(coach), coach).stream()
+                .collect(Collectors.groupingBy(Slip::lifterId, LinkedHashMap::new, Collectors.counting()));
+    }
+
+    private List<Slip> open(List<LifterCard> lifters, Person coach) {
+        return lifters.isEmpty()
+                ? List.of()
+                : slips.findOpen(
+                        coach.clubId(), lifters.stream().map(LifterCard::id).toList());
+    }
+
+    /** The queue, most urgent first: lower before raise, the larger movement before the smaller. */
+    @Transactional(readOnly = true)
+    public List<SlipLine> queue(Person coach) {
+        List<LifterCard> lifters = roster.lifters(coach);
+        Map<Long, LifterCard> byId = lifters.stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
+        return open(lifters, coach).stream()
+                .map(slip -> new SlipLine(
+                        slip.id(),
+                        byId.get(slip.lifterId()),
+                        slip.lift(),
+                        slip.before(),
+                        slip.proposed(),
+                        slip.openedAt()))
+                .sorted(Comparator.comparing(SlipLine::raise).thenComparing(line -> line.proposed()
+                        .distanceTo(line.before())
+                        .percentOf(line.before())
+                        .figure()
+                        .negate()))
+                .toList();
+    }
+
+    /** A slip as things stand now. */
+    @Transactional(readOnly = true)
+    public SlipView view(Person coach, long id) {
+        Slip slip =
+                slips.findByClubIdAndId(coach.clubId(), id).filter(Slip::isOpen).orElseThrow(NotFoundException::new);
+        LifterPlan plan = plan(coach, slip);
+        return new SlipView(
+                slip.id(),
+                slip.lift(),
+                plan,
+                Finding.of(plan, slip.lift(), slip.sessionId()),
+                plan.standing().log().stream()
+                        .filter(session -> session.id() == slip.sessionId())
+                        .findFirst());
+    }
+
+    private LifterPlan plan(Person coach, Slip slip) {
+        LifterCard lifter = roster.lifter(coach, slip.lifterId());
+        return plans.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
+    }
+
+    /** Takes what is proposed, if it still is what was shown. */
+    public Outcome take(Person coach, long id, String shown, Optional<String> why) {
+        return decide(coach, id, shown, why, Slip.Status.TAKEN, ChangeKind.CALL_TAKEN, Optional.empty());
+    }
+
+    /** Puts the coach's own figure in place of the one proposed, if the slip still is what was shown. */
+    public Outcome change(Person coach, long id, String shown, Mass workingMax, Optional<String> why) {
+        return decide(coach, id, shown, why, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED, Optional.of(workingMax));
+    }
+
+    private Outcome decide(
+            Person coach,
+            long id,
+            String shown,
+            Optional<String> why,
+            Slip.Status answer,
+            ChangeKind kind,
+            Optional<Mass> own) {
+        Slip slip = lock(coach, id);
+        if (!slip.isOpen()) {
+            return Outcome.ANSWERED_ALREADY;
+        }
+        LifterPlan plan = plan(coach, slip);
+        Optional<Finding> finding = Finding.of(plan, slip.lift(), slip.sessionId());
+        if (finding.isEmpty() || !finding.get().fingerprint().equals(shown)) {
+            return Outcome.CHANGED_MEANWHILE;
+        }
+        Mass before = finding.get().proposal().before();
+        Mass after = own.orElse(finding.get().proposal().after());
+        if (!book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why)) {
+            return Outcome.CHANGED_MEANWHILE;
+        }
+        slip.answer(answer, clock.instant(), coach.accountId());
+        return Outcome.DONE;
+    }
+
+    /** Leaves things as they are; that, too, is a decision on record. */
+    public Outcome leave(Person coach, long id, Optional<String> why) {
+        Slip slip = lock(coach, id);
+        if (!slip.isOpen()) {
+            return Outcome.ANSWERED_ALREADY;
+        }
+        LifterPlan plan = plan(coach, slip);
+        String standing = plan.standing()
+                .of(slip.lift())
+                .flatMap(s -> s.workingMax())
+                .map(max -> max.format(plan.lifter().unit(), 2))
+                .orElse("");
+        ledger.write(coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift().key(), why, standing, standing);
+        slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId());
+        return Outcome.DONE;
+    }
+
+    private Slip lock(Person coach, long id) {
+        Slip slip = slips.lock(coach.clubId(), id).orElseThrow(NotFoundException::new);
+        roster.lifter(coach, slip.lifterId());
+        return slip;
+    }
+}

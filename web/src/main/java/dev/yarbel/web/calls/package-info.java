@@ -1,0 +1,4 @@
+/** What finished sessions give a coach to decide: slips, each taken, changed or left. */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "plan", "floor"})
+package dev.yarbel.web.calls;

@@ -1,0 +1,23 @@
+package dev.yarbel.web.demo;
+
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
+import org.springframework.stereotype.Component;
+
+/** Makes the invented club at the first start, where that is asked for. */
+@Component
+@ConditionalOnBooleanProperty("yarbel.demo")
+class DemoRunner implements ApplicationRunner {
+
+    private final DemoClub club;
+
+    DemoRunner(DemoClub club) {
+        this.club = club;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        club.make();
+    }
+}

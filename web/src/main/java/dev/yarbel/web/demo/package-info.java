@@ -1,0 +1,4 @@
+/** The invented club, for trying Yarbel out. */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "plan", "floor", "calls"})
+package dev.yarbel.web.demo;

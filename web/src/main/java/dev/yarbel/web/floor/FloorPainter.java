@@ -1,0 +1,311 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.ramp.Ramp;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.SessionPlan;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.page.BarDrawing;
+import dev.yarbel.web.page.LoadWords;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Turns a day on the floor into what its page shows. */
+@Component
+class FloorPainter {
+
+    private static final int STEP_WIDTH = 62;
+    private static final int UPCOMING = 3;
+    private static final Set<Lift> PINNING = Set.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.OVERHEAD_PRESS);
+    private static final Percent NEAR_THE_LIMIT = Percent.of(85);
+
+    private final LoadWords words;
+
+    FloorPainter(LoadWords words) {
+        this.words = words;
+    }
+
+    FloorView view(FloorDay day, Optional<TaskKey> chosen, Optional<SetForm> refused) {
+        SessionPlan session = day.session();
+        List<DoneSet> done = day.log().map(SessionLog::sets).orElse(List.of());
+        Optional<Task> now =
+                chosen.flatMap(key -> find(session, key)).or(() -> day.finished() ? Optional.empty() : session.next());
+        MassUnit unit = day.plan().lifter().unit();
+        List<SlotView> slots = new ArrayList<>();
+        for (SlotPlan slot : session.slots()) {
+            slots.add(new SlotView(slot, done));
+        }
+        return new FloorView(
+                day,
+                stair(session, now, done, unit),
+                now.map(task -> now(day, task, done, refused, unit)),
+                now.map(task -> upcoming(session, task, unit)).orElse(List.of()),
+                slots.stream().map(slot -> slot.line(unit)).toList(),
+                !done.isEmpty(),
+                (int) session.tasks().stream()
+                        .filter(t -> !t.key().warmUp() && done(done, t.key()).isEmpty())
+                        .count());
+    }
+
+    private static Optional<Task> find(SessionPlan session, TaskKey key) {
+        return session.tasks().stream().filter(t -> t.key().equals(key)).findFirst();
+    }
+
+    private static Optional<DoneSet> done(List<DoneSet> done, TaskKey key) {
+        return done.stream().filter(d -> d.task().equals(key)).findFirst();
+    }
+
+    // ---- the stair
+
+    private Optional<FloorView.Stair> stair(
+            SessionPlan session, Optional<Task> now, List<DoneSet> done, MassUnit unit) {
+        return now.flatMap(task -> session.slots().stream()
+                        .filter(slot -> slot.prescription().lift().equals(task.lift())
+                                && slot.ramp().isPresent())
+                        .findFirst())
+                .map(slot -> stair(slot, now.get().key(), done, unit));
+    }
+
+    private FloorView.Stair stair(SlotPlan slot, TaskKey current, List<DoneSet> done, MassUnit unit) {
+        Ramp ramp = slot.ramp().orElseThrow();
+        List<Loading> loadings = new ArrayList<>();
+        ramp.steps().forEach(step -> loadings.add(step.loading()));
+        loadings.add(ramp.top());
+        double top = ramp.top().total().in(MassUnit.KG).doubleValue();
+        List<FloorView.Step> steps = new ArrayList<>();
+        PlateStack before = PlateStack.EMPTY;
+        for (int i = 0; i < loadings.size(); i++) {
+            boolean isTop = i == loadings.size() - 1;
+            String letter = slot.prescription().letter();
+            TaskKey key = isTop ? TaskKey.work(letter, 1) : TaskKey.warmUp(letter, i + 1);
+            Loading loading = loadings.get(i);
+            double share = loading.total().in(MassUnit.KG).doubleValue() / top;
+            int y = (int) Math.round(138 - 74 * Math.max(0, share - 0.1) / 0.9);
+            String on = words.plates(before.addedFor(loading.stack()), unit);
+            String off = words.plates(before.takenOffFor(loading.stack()), unit);
+            steps.add(new FloorView.Step(
+                    key.toString(),
+                    i * STEP_WIDTH,
+                    y,
+                    STEP_WIDTH,
+                    loading.total().figure(unit, 2),
+                    isTop
+                            ? slot.prescription().dose().reps()
+                            : ramp.steps().get(i).reps(),
+                    isTop && slot.now().isAbout(),
+                    (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on),
+                    done(done, key).isPresent(),
+                    key.equals(current),
+                    isTop,
+                    discs(loading, i * STEP_WIDTH, y)));
+            before = loading.stack();
+        }
+        List<String> notes = ramp.remarks().stream().map(Enum::name).sorted().toList();
+        return new FloorView.Stair(slot.prescription().lift(), loadings.size() * STEP_WIDTH, steps, notes);
+    }
+
+    /** A small bar standing on the tread: one side, plates to scale. */
+    private static List<FloorView.Disc> discs(Loading loading, int left, int tread) {
+        List<FloorView.Disc> discs = new ArrayList<>();
+        int x = left + 14;
+        for (BarDrawing.Disc disc : BarDrawing.of(loading, 0).discs()) {
+            int height = Math.max(8, disc.height() * 34 / 100);
+            int width = Math.max(2, disc.width() * 28 / 100);
+            if (x + width < left + STEP_WIDTH - 2) {
+                discs.add(new FloorView.Disc(x, tread - 20 - height / 2, width, height));
+            }
+            x += width + 1;
+        }
+        return discs;
+    }
+
+    // ---- now
+
+    private FloorView.Now now(FloorDay day, Task task, List<DoneSet> done, Optional<SetForm> refused, MassUnit unit) {
+        SessionPlan session = day.session();
+        SlotPlan slot = session.slots().stream()
+                .filter(s -> s.prescription().letter().equals(task.key().letter()))
+                .findFirst()
+                .orElseThrow();
+        Dose dose = slot.prescription().dose();
+        Optional<DoneSet> logged = done(done, task.key());
+        PlateStack onTheBar = onTheBar(session, task);
+        Optional<SetForm> typed =
+                refused.filter(form -> form.task().equals(task.key().toString()));
+        String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
+        boolean warmUp = task.key().warmUp();
+        boolean about = !warmUp && slot.now().isAbout();
+        return new FloorView.Now(
+                task.key().toString(),
+                task.lift(),
+                task.key().letter(),
+                warmUp,
+                task.key().number(),
+                warmUp ? slot.ramp().map(r -> r.steps().size()).orElse(1) : dose.sets(),
+                task.loading().map(l -> BarDrawing.of(l, onTheBar.sharedWith(l.stack()))),
+                task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
+                task.loading().map(l -> words.other(l.total(), unit)).orElse(null),
+                about,
+                task.reps(),
+                dose.shorthand(),
+                dose.basis() instanceof LoadBasis.AtRpe at && !warmUp ? at.rpe().toString() : null,
+                dose.rest()
+                        .filter(r -> !warmUp)
+                        .map(r -> String.valueOf(r.toSeconds()))
+                        .orElse(null),
+                dose.tempo().filter(t -> !warmUp).map(Object::toString).orElse(null),
+                task.loading().map(l -> change(onTheBar, l, unit)).orElse(null),
+                typed.map(SetForm::token).orElseGet(() -> UUID.randomUUID().toString()),
+                typed.map(SetForm::load)
+                        .orElseGet(() ->
+                                logged.map(d -> d.set().load().figure(unit, 2)).orElse(load)),
+                typed.map(SetForm::reps)
+                        .orElseGet(() ->
+                                String.valueOf(logged.map(d -> d.set().reps()).orElse(task.reps()))),
+                typed.map(SetForm::effort)
+                        .orElseGet(
+                                () -> logged.map(d -> d.set().effort().code()).orElse(null)),
+                typed.map(SetForm::error).orElse(null),
+                logged.isPresent(),
+                !warmUp && PINNING.contains(task.lift()) && nearTheLimit(day, slot));
+    }
+
+    private static boolean nearTheLimit(FloorDay day, SlotPlan slot) {
+        if (slot.prescription().dose().basis() instanceof LoadBasis.AtRpe at
+                && at.rpe().halvesLeft() <= 4) {
+            return true;
+        }
+        var numbers = day.plan().resolver().numbers(slot.prescription().lift());
+        return numbers.estimate()
+                .or(numbers::workingMax)
+                .flatMap(max -> slot.now().load().map(load -> load.percentOf(max)))
+                .filter(share -> share.compareTo(NEAR_THE_LIMIT) >= 0)
+                .isPresent();
+    }
+
+    /** The plates on the bar before a task: those of the task before it, if that is the same lift. */
+    private static PlateStack onTheBar(SessionPlan session, Task task) {
+        int index = session.tasks().indexOf(task);
+        if (index <= 0 || !session.tasks().get(index - 1).lift().equals(task.lift())) {
+            return PlateStack.EMPTY;
+        }
+        return session.tasks().get(index - 1).loading().map(Loading::stack).orElse(PlateStack.EMPTY);
+    }
+
+    private FloorView.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
+        return new FloorView.Change(
+                words.plates(onTheBar.takenOffFor(loading.stack()), unit),
+                words.plates(onTheBar.addedFor(loading.stack()), unit),
+                loading.stack().isEmpty());
+    }
+
+    private List<FloorView.Upcoming> upcoming(SessionPlan session, Task now, MassUnit unit) {
+        int index = session.tasks().indexOf(now);
+        return session.tasks().stream()
+                .skip(index + 1L)
+                .limit(UPCOMING)
+                .map(task -> {
+                    PlateStack before = onTheBar(session, task);
+                    boolean about = !task.key().warmUp()
+                            && session.slots().stream()
+                                    .anyMatch(s -> s.prescription()
+                                                    .letter()
+                                                    .equals(task.key().letter())
+                                            && s.now().isAbout());
+                    return new FloorView.Upcoming(
+                            task.lift(),
+                            task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
+                            about,
+                            task.reps(),
+                            task.key().warmUp(),
+                            task.loading()
+                                    .map(l -> words.plates(before.addedFor(l.stack()), unit))
+                                    .orElse(""),
+                            task.loading()
+                                    .map(l -> words.plates(before.takenOffFor(l.stack()), unit))
+                                    .orElse(""));
+                })
+                .toList();
+    }
+
+    // ---- the day's slots
+
+    private final class SlotView {
+
+        private final SlotPlan slot;
+        private final List<DoneSet> done;
+
+        SlotView(SlotPlan slot, List<DoneSet> allDone) {
+            this.slot = slot;
+            this.done = allDone.stream()
+                    .filter(d -> d.task().letter().equals(slot.prescription().letter()))
+                    .toList();
+        }
+
+        FloorView.SlotLine line(MassUnit unit) {
+            ResolvedLoad.Origin origin = slot.now() instanceof ResolvedLoad.Known known ? known.origin() : null;
+            String why = origin == null
+                    ? ((ResolvedLoad.Unknown) slot.now()).why().name()
+                    : origin.getClass().getSimpleName();
+            String hangsOn = null;
+            String drop = null;
+            if (origin instanceof ResolvedLoad.Origin.BelowLiftedTop lifted) {
+                hangsOn = words.load(lifted.top(), unit);
+                drop = words.percent(lifted.drop());
+                why = lifted.missed() ? "BelowLastMade" : why;
+            } else if (origin instanceof ResolvedLoad.Origin.BelowPlannedTop planned) {
+                hangsOn = words.load(planned.top(), unit);
+                drop = words.percent(planned.drop());
+            } else if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
+                hangsOn = words.load(max.workingMax(), unit);
+                drop = words.percent(max.share());
+            } else if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
+                hangsOn = words.about(estimate.estimate(), unit);
+                drop = words.percent(estimate.share());
+            }
+            return new FloorView.SlotLine(
+                    slot.prescription().letter(),
+                    slot.prescription().lift(),
+                    slot.prescription().dose().shorthand(),
+                    slot.now().load().map(l -> words.load(l, unit)).orElse(null),
+                    slot.hasMoved()
+                            ? slot.planned()
+                                    .load()
+                                    .map(l -> words.load(l, unit))
+                                    .orElse(null)
+                            : null,
+                    slot.now().isAbout(),
+                    why,
+                    hangsOn,
+                    drop,
+                    (int) done.stream().filter(d -> !d.task().warmUp()).count(),
+                    slot.prescription().dose().sets(),
+                    done.stream().map(d -> doneLine(d, unit)).toList());
+        }
+
+        private FloorView.DoneLine doneLine(DoneSet d, MassUnit unit) {
+            Effort effort = d.set().effort();
+            return new FloorView.DoneLine(
+                    d.task().toString(),
+                    d.task().warmUp(),
+                    words.load(d.set().load(), unit),
+                    d.set().reps(),
+                    effort.code());
+        }
+    }
+}

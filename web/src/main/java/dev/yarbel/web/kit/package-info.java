@@ -1,0 +1,3 @@
+/** What a lifter trains with, and what can be loaded from it. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster"})
+package dev.yarbel.web.kit;

@@ -1,0 +1,46 @@
+package dev.yarbel.web.page;
+
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.measure.MassUnit;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One side of a loaded bar to scale, from the collar outwards, for an SVG 100 high: a plate's height and thickness grow
+ * with its mass, as a rack of iron plates does.
+ */
+public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
+
+    /** One plate: its left edge, thickness, top and height, and what is cast on it. */
+    public record Disc(int x, int width, int y, int height, String label, boolean added) {
+
+        /** The middle, where the label stands. */
+        public int middle() {
+            return x + width / 2;
+        }
+    }
+
+    private static final int SHOULDER = 26;
+    private static final int GAP = 2;
+    private static final int SLEEVE = 150;
+
+    /**
+     * Draws a bar.
+     *
+     * @param onBefore how many plates from the inside were on already; those further out are marked as added
+     */
+    public static BarDrawing of(Loading loading, int onBefore) {
+        List<Disc> discs = new ArrayList<>();
+        int x = SHOULDER;
+        for (Plate plate : loading.stack().plates()) {
+            double kg = plate.mass().in(MassUnit.KG).doubleValue();
+            int height = (int) Math.round(24 + 72 * Math.sqrt(Math.min(kg, 25) / 25));
+            int width = (int) Math.round(10 + kg * 0.55);
+            discs.add(new Disc(x, width, 50 - height / 2, height, plate.label(), discs.size() >= onBefore));
+            x += width + GAP;
+        }
+        int end = Math.max(SHOULDER + SLEEVE, x + 16);
+        return new BarDrawing(discs, x, end, loading.kit().collars().isPositive() && !discs.isEmpty());
+    }
+}

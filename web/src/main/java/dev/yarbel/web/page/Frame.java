@@ -1,0 +1,51 @@
+package dev.yarbel.web.page;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What the frame around a page shows. Its parts are looked up when the frame is drawn, so that a fragment sent to a page
+ * that stands already asks for none of them.
+ */
+public final class Frame {
+
+    private final Person person;
+    private final LifterChooser chooser;
+    private final OpenCalls calls;
+    private List<LifterChooser.Choice> choices;
+    private Map<Long, Long> open;
+
+    Frame(Person person, LifterChooser chooser, OpenCalls calls) {
+        this.person = person;
+        this.chooser = chooser;
+        this.calls = calls;
+    }
+
+    public Person person() {
+        return person;
+    }
+
+    public List<LifterChooser.Choice> choices() {
+        if (choices == null) {
+            choices = chooser.choices(person);
+        }
+        return choices;
+    }
+
+    /** All decisions that wait. */
+    public long openCalls() {
+        return open().values().stream().mapToLong(Long::longValue).sum();
+    }
+
+    /** The decisions that wait for one lifter. */
+    public long openCalls(long lifterId) {
+        return open().getOrDefault(lifterId, 0L);
+    }
+
+    private Map<Long, Long> open() {
+        if (open == null) {
+            open = person.isCoach() ? calls.openByLifter(person) : Map.of();
+        }
+        return open;
+    }
+}

@@ -1,0 +1,142 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Strip;
+import dev.yarbel.web.page.StripSource;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The blocks of a club's lifters. */
+@Service
+@Transactional(readOnly = true)
+public class Plans implements StripSource {
+
+    private final BlockRepository blocks;
+    private final DayRepository days;
+    private final SlotRepository slots;
+    private final DoseCellRepository cells;
+    private final Roster roster;
+    private final KitShelf kits;
+    private final Book book;
+    private final StripMaker strips;
+    private final Clock clock;
+
+    Plans(
+            BlockRepository blocks,
+            DayRepository days,
+            SlotRepository slots,
+            DoseCellRepository cells,
+            Roster roster,
+            KitShelf kits,
+            Book book,
+            StripMaker strips,
+            Clock clock) {
+        this.blocks = blocks;
+        this.days = days;
+        this.slots = slots;
+        this.cells = cells;
+        this.roster = roster;
+        this.kits = kits;
+        this.book = book;
+        this.strips = strips;
+        this.clock = clock;
+    }
+
+    /** The block a lifter is in today; else the last one begun; else the next. Empty when there is none. */
+    public Optional<LifterPlan> current(LifterCard lifter, ZoneId zone) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        List<BlockEntity> all = blocks.findByClubIdAndLifterIdOrderByStartOn(lifter.clubId(), lifter.id());
+        return all.stream()
+                .filter(block -> !block.startOn().isAfter(today))
+                .reduce((earlier, later) -> later)
+                .or(() -> all.stream().findFirst())
+                .map(block -> open(lifter, block, today));
+    }
+
+    private LifterPlan open(LifterCard lifter, BlockEntity entity, LocalDate today) {
+        Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
+        for (Object[] row : blocks.findTree(lifter.clubId(), entity.id())) {
+            var slotsOfDay = tree.computeIfAbsent((DayEntity) row[0], d -> new LinkedHashMap<>());
+            if (row[1] != null) {
+                var doses = slotsOfDay.computeIfAbsent(
+                        (SlotEntity) row[1],
+                        s -> new ArrayList<>(Collections.nCopies(entity.weeks(), Optional.empty())));
+                if (row[2] != null) {
+                    DoseCell cell = (DoseCell) row[2];
+                    doses.set(cell.week(), Optional.of(cell.dose()));
+                }
+            }
+        }
+        List<TrainingDay> trainingDays = new ArrayList<>();
+        List<List<Long>> slotIds = new ArrayList<>();
+        tree.forEach((day, slotsOfDay) -> {
+            List<Slot> coreSlots = new ArrayList<>();
+            slotsOfDay.forEach((slot, doses) -> coreSlots.add(new Slot(slot.letter(), slot.lift(), doses)));
+            trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
+            slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
+        });
+        Standing standing = book.standing(lifter);
+        Loader loader = kits.loader(lifter.clubId(), lifter.kitId());
+        return new LifterPlan(
+                lifter,
+                entity.name(),
+                new Block(entity.startOn(), entity.weeks(), trainingDays),
+                tree.keySet().stream().map(DayEntity::id).toList(),
+                slotIds,
+                standing,
+                standing.byPlannedDay(),
+                new Resolver(loader, lifter.rounding(), standing.numbers()),
+                today);
+    }
+
+    /** The strip of a plan that has been read already. */
+    public Strip strip(LifterPlan plan) {
+        return strips.draw(plan);
+    }
+
+    @Override
+    public Optional<Strip> strip(Person person, long lifterId) {
+        return current(roster.lifter(person, lifterId), person.zone()).map(strips::draw);
+    }
+
+    /** Writes a whole block for a lifter. */
+    @Transactional
+    public void add(LifterCard lifter, String name, Block block) {
+        long club = lifter.clubId();
+        BlockEntity entity = blocks.save(new BlockEntity(club, lifter.id(), name, block.start(), block.weeks()));
+        for (int d = 0; d < block.days().size(); d++) {
+            TrainingDay day = block.days().get(d);
+            long dayId = days.save(new DayEntity(club, entity.id(), d, day.name(), day.offset()))
+                    .id();
+            for (int s = 0; s < day.slots().size(); s++) {
+                Slot slot = day.slots().get(s);
+                long slotId = slots.save(new SlotEntity(club, dayId, s, slot.letter(), slot.lift()))
+                        .id();
+                for (int week = 0; week < block.weeks(); week++) {
+                    int w = week;
+                    slot.doses().get(week).ifPresent(dose -> cells.save(new DoseCell(club, slotId, w, dose)));
+                }
+            }
+        }
+    }
+}
