@@ -95,7 +95,7 @@ class FloorPainter {
             TaskKey key = isTop ? TaskKey.work(letter, 1) : TaskKey.warmUp(letter, i + 1);
             Loading loading = loadings.get(i);
             double share = loading.total().in(MassUnit.KG).doubleValue() / top;
-            int y = (int) Math.round(138 - 74 * Math.max(0, share - 0.1) / 0.9);
+            int y = (int) Math.round(112 - 68 * Math.max(0, share - 0.1) / 0.9);
             String on = words.plates(before.addedFor(loading.stack()), unit);
             String off = words.plates(before.takenOffFor(loading.stack()), unit);
             steps.add(new FloorView.Step(
@@ -107,7 +107,7 @@ class FloorPainter {
                     isTop
                             ? slot.prescription().dose().reps()
                             : ramp.steps().get(i).reps(),
-                    isTop && slot.now().isAbout(),
+                    isTop && slot.now().isAbout() && done(done, key).isEmpty(),
                     (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on),
                     done(done, key).isPresent(),
                     key.equals(current),

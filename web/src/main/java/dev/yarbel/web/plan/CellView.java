@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param text what is typed in it
  * @param kept what is kept of it, in canonical shorthand; empty when nothing is
- * @param load what the typed dose comes to
+ * @param load what the typed dose comes to, or what was lifted
  * @param trouble what keeps the typed text from being kept
  * @param lifted the day was lifted already; its dose is history
  */
@@ -41,6 +41,10 @@ record CellView(
 
     /** The day was lifted. */
     record Lifted() implements Trouble {}
+
+    CellView withLoad(Optional<LoadView> other) {
+        return new CellView(key, text, kept, other, trouble, lifted);
+    }
 
     /** The cell's number in ids of the page. */
     public String id() {

@@ -108,20 +108,33 @@ class Sheet {
         }
         List<ResolvedLoad> loads = plan.resolver().resolve(prescriptions);
         for (int s = 0; s < slots.size(); s++) {
-            if (placeOfSlot.containsKey(s)) {
-                CellView cell = column.get(s);
-                column.set(
-                        s,
-                        new CellView(
-                                cell.key(),
-                                cell.text(),
-                                cell.kept(),
-                                Optional.of(load(plan, slots.get(s).lift(), loads.get(placeOfSlot.get(s)))),
-                                cell.trouble(),
-                                cell.lifted()));
+            Lift lift = slots.get(s).lift();
+            CellView cell = column.get(s);
+            if (cell.lifted()) {
+                column.set(s, cell.withLoad(lifted(plan, day, week, slots.get(s).letter(), lift)));
+            } else if (placeOfSlot.containsKey(s)) {
+                column.set(s, cell.withLoad(Optional.of(load(plan, lift, loads.get(placeOfSlot.get(s))))));
             }
         }
         return column;
+    }
+
+    /** What was lifted there: the heaviest work set of the slot. */
+    private Optional<CellView.LoadView> lifted(LifterPlan plan, int day, int week, String letter, Lift lift) {
+        return plan.session(day, week).stream()
+                .flatMap(session -> session.sets().stream())
+                .filter(done -> done.task().letter().equals(letter)
+                        && !done.task().warmUp()
+                        && done.set().lift().equals(lift))
+                .map(done -> done.set().load())
+                .max(Mass::compareTo)
+                .map(load -> new CellView.LoadView(
+                        words.load(load, plan.lifter().unit()),
+                        words.other(load, plan.lifter().unit()),
+                        false,
+                        null,
+                        null,
+                        0));
     }
 
     private CellView.LoadView load(LifterPlan plan, Lift lift, ResolvedLoad load) {

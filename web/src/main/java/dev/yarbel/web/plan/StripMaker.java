@@ -97,7 +97,12 @@ class StripMaker {
         int x = x(plan, date) + (dayWidth(plan) - width) / 2;
         String text = words.lift(lift) + " " + date + ", "
                 + words.load(e.heaviest, plan.lifter().unit()) + ", " + words.percent(share) + ", " + e.hardReps
-                + " hard reps, " + (e.done ? "done" : "planned");
+                + " hard reps, " + (e.done ? "done" : "planned")
+                + switch (e.judgement) {
+                    case OVER -> ", harder than asked";
+                    case UNDER -> ", easier than asked";
+                    case AS_PLANNED -> "";
+                };
         return new Strip.Mark(date, day, week, x, bottom - height, width, height, e.done, e.judgement, text);
     }
 

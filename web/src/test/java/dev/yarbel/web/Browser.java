@@ -1,0 +1,174 @@
+package dev.yarbel.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.logging.Level;
+import java.util.stream.Stream;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium with what our pages are tried for: journeys, accessibility, the content policy. */
+public final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+    private final Path home;
+    private final ChromeDriver driver;
+    private final String base;
+
+    public Browser(String base) {
+        this.base = base;
+        try {
+            this.home = Files.createTempDirectory("yarbel-browser");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--no-first-run",
+                "--user-data-dir=" + home.resolve("profile"));
+        LoggingPreferences logs = new LoggingPreferences();
+        logs.enable(LogType.BROWSER, Level.ALL);
+        options.setCapability("goog:loggingPrefs", logs);
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                .usingAnyFreePort()
+                .withEnvironment(Map.of("HOME", home.toString(), "PATH", System.getenv("PATH")))
+                .build();
+        this.driver = new ChromeDriver(service, options);
+    }
+
+    /** A desk's screen. */
+    public Browser desk() {
+        return size(1280, 800);
+    }
+
+    /** A phone's screen. */
+    public Browser phone() {
+        return size(390, 844);
+    }
+
+    private Browser size(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        return this;
+    }
+
+    public Browser open(String path) {
+        driver.get(base + path);
+        return this;
+    }
+
+    public Browser signIn(String username, String password) {
+        driver.manage().deleteAllCookies();
+        open("/sign-in");
+        find("#username").sendKeys(username);
+        find("#password").sendKeys(password);
+        click("form button");
+        waitFor(d -> !d.getCurrentUrl().contains("/sign-in"));
+        return this;
+    }
+
+    public WebElement find(String css) {
+        return waitFor(d -> d.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
+    }
+
+    public List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    public String text(String css) {
+        return find(css).getText();
+    }
+
+    public void click(String css) {
+        waitFor(d -> {
+            find(css).click();
+            return true;
+        });
+    }
+
+    /** Puts text in place of what a field holds, as a person does. */
+    public void type(String css, String text) {
+        WebElement field = find(css);
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    public <T> T waitFor(Function<ChromeDriver, T> condition) {
+        return new WebDriverWait(driver, PATIENCE)
+                .ignoring(StaleElementReferenceException.class)
+                .until(d -> condition.apply((ChromeDriver) d));
+    }
+
+    public void waitForText(String css, String part) {
+        waitFor(d -> d.findElements(By.cssSelector(css)).stream()
+                .anyMatch(e -> e.getText().contains(part)));
+    }
+
+    /** The page that stands has no accessibility fault that axe knows, and broke no content policy. */
+    public void assertSound() {
+        List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
+        assertThat(violations)
+                .as(() -> driver.getCurrentUrl() + ": " + violations)
+                .isEmpty();
+        assertThat(driver.manage().logs().get(LogType.BROWSER).getAll())
+                .noneMatch(entry -> entry.getMessage().contains("Content Security Policy"));
+    }
+
+    /** A picture of the window. */
+    public void picture(Path file) {
+        try {
+            Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Scrolls an element to the top of the window. */
+    public void scrollTo(String css) {
+        driver.executeScript("arguments[0].scrollIntoView()", find(css));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+        try (Stream<Path> files = Files.walk(home)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,76 @@
+package dev.yarbel.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethod;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Arrays;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.CrudRepository;
+import org.springframework.data.repository.Repository;
+import org.springframework.modulith.core.ApplicationModules;
+
+class RoomsTest {
+
+    private static final JavaClasses WEB = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("dev.yarbel.web");
+
+    /** Asked before anybody's club is known, or about the club itself. */
+    private static final Set<String> WITHOUT_CLUB = Set.of("findWithClub", "count", "findById");
+
+    @Test
+    void eachRoomUsesOnlyTheRoomsBeforeIt() {
+        ApplicationModules.of(YarbelApplication.class).verify();
+    }
+
+    @Test
+    void repositoriesAreBareSoThatNothingInheritedIgnoresClubs() {
+        noClasses().should().beAssignableTo(CrudRepository.class).check(WEB);
+    }
+
+    @Test
+    void everyQuestionToTheDatabaseNamesTheClub() {
+        methods()
+                .that()
+                .areDeclaredInClassesThat()
+                .areAssignableTo(Repository.class)
+                .and(new DescribedPredicate<JavaMethod>("ask for something") {
+                    @Override
+                    public boolean test(JavaMethod method) {
+                        return !Set.of("save", "delete").contains(method.getName())
+                                && !WITHOUT_CLUB.contains(method.getName());
+                    }
+                })
+                .should(new com.tngtech.archunit.lang.ArchCondition<>("take the club first") {
+                    @Override
+                    public void check(JavaMethod method, com.tngtech.archunit.lang.ConditionEvents events) {
+                        boolean club = Arrays.stream(method.reflect().getParameters())
+                                .findFirst()
+                                .filter(p -> p.getName().equals("clubId"))
+                                .isPresent();
+                        if (!club) {
+                            events.add(com.tngtech.archunit.lang.SimpleConditionEvent.violated(
+                                    method, method.getFullName() + " does not take the club first"));
+                        }
+                    }
+                })
+                .check(WEB);
+    }
+
+    @Test
+    void entitiesStayInTheirRooms() {
+        classes()
+                .that()
+                .areAnnotatedWith(jakarta.persistence.Entity.class)
+                .should()
+                .bePackagePrivate()
+                .check(WEB);
+    }
+}

@@ -1,0 +1,36 @@
+package dev.yarbel.web;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Primary;
+
+/** A fixed moment, and a database that starts empty. */
+@TestConfiguration
+public class TestSettings {
+
+    /** A Tuesday evening. */
+    public static final Instant NOW = Instant.parse("2026-03-10T18:00:00Z");
+
+    public static final ZoneId ZONE = ZoneId.of("Europe/London");
+    public static final LocalDate TODAY = LocalDate.of(2026, 3, 10);
+
+    @Bean
+    @Primary
+    Clock fixedClock() {
+        return Clock.fixed(NOW, ZoneOffset.UTC);
+    }
+
+    @Bean
+    FlywayMigrationStrategy fromScratch() {
+        return flyway -> {
+            flyway.clean();
+            flyway.migrate();
+        };
+    }
+}

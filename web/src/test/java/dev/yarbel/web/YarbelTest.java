@@ -1,0 +1,21 @@
+package dev.yarbel.web;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Inherited;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
+
+/** The whole application on the real database, at a fixed moment, with one context for all such tests. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@Inherited
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"yarbel.demo=true", "spring.flyway.clean-disabled=false"})
+@AutoConfigureMockMvc
+@Import({TestSettings.class, Clubs4Tests.class})
+public @interface YarbelTest {}

@@ -1,0 +1,257 @@
+package dev.yarbel.web.calls;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Change;
+import dev.yarbel.web.book.ChangeKind;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.SessionFinished;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+
+@YarbelTest
+class CallsTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Book book;
+
+    @Autowired
+    private Ledger ledger;
+
+    @Autowired
+    private Slips slips;
+
+    @Autowired
+    private SlipWriter writer;
+
+    @Autowired
+    private JdbcClient jdbc;
+
+    private TestClub club;
+
+    @BeforeEach
+    void makeClub() {
+        club = clubs.club();
+    }
+
+    /** A single at a rating, as today's whole session. */
+    private void lift(int kg, String effort, Optional<String> pain) throws Exception {
+        DoneSet top =
+                new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(kg), 1, Effort.parse(effort)));
+        book.log(club.lifter, club.plan().planned(0, 1), TestSettings.TODAY, UUID.randomUUID(), top);
+        book.finish(club.lifter, club.plan().planned(0, 1), pain);
+        await().untilAsserted(() -> assertThat(
+                        jdbc.sql("select count(*) from event_publication where completion_date is null")
+                                .query(Integer.class)
+                                .single())
+                .isZero());
+    }
+
+    private long openSlip() {
+        return slips.queue(club.coach).get(0).id();
+    }
+
+    private ResultActions answer(long id, String how, String shown, String... parameters) throws Exception {
+        var request = post("/calls/" + id + "/" + how)
+                .with(club.asCoach())
+                .with(csrf())
+                .param("shown", shown);
+        for (int i = 0; i < parameters.length; i += 2) {
+            request = request.param(parameters[i], parameters[i + 1]);
+        }
+        return mvc.perform(request);
+    }
+
+    /** What the page of a slip would send as seen. */
+    private String shown(long id) throws Exception {
+        String page = mvc.perform(get("/calls/" + id).with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        var matcher = Pattern.compile("name=\"shown\" value=\"([^\"]+)\"").matcher(page);
+        assertThat(matcher.find()).isTrue();
+        return matcher.group(1);
+    }
+
+    @Test
+    void aSessionThatPartsEstimateAndWorkingMaxOpensASlipWithEverythingItWouldChange() throws Exception {
+        // a single at 220 to the limit: 200 → about 217.7; the cap lets 200 rise by 5
+        lift(220, "10", Optional.empty());
+        // week 2 is lifted; in week 3 77.5 % of 200 is 155, of 205 it is 158.9, loaded as 160
+        mvc.perform(get("/calls").with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("Seen"),
+                                containsString("220 kg × 1"),
+                                containsString("2.5 % at most"),
+                                containsString("205 kg"),
+                                containsString("155 kg"),
+                                containsString("160 kg"))));
+    }
+
+    @Test
+    void aSessionAsExpectedOpensNone() throws Exception {
+        lift(187, "8", Optional.empty());
+        assertThat(slips.queue(club.coach)).isEmpty();
+        mvc.perform(get("/calls").with(club.asCoach()))
+                .andExpect(content().string(containsString("No decision waits")));
+    }
+
+    @Test
+    void painMeansNoRise() throws Exception {
+        lift(220, "10", Optional.of("left knee"));
+        assertThat(slips.queue(club.coach)).isEmpty();
+    }
+
+    @Test
+    void aSlipTakenMovesTheComingLoadsAndTheLedgerSaysWhoWhenAndWhy() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "take", shown(id), "reason", "moved well")
+                .andExpect(redirectedUrl("/calls"))
+                .andExpect(flash().attribute("notice", "calls.done.taken"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
+        assertThat(ledger.latest(club.lifter, 1))
+                .containsExactly(new Change(
+                        TestSettings.NOW,
+                        club.coach.personName(),
+                        ChangeKind.CALL_TAKEN,
+                        "squat",
+                        Optional.of("moved well"),
+                        "200 kg",
+                        "205 kg"));
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andExpect(content().string(containsString("160 kg")));
+        mvc.perform(get(club.url("/book")).with(club.asLifter()))
+                .andExpect(content().string(allOf(containsString("Call taken"), containsString("moved well"))));
+        assertThat(slips.queue(club.coach)).isEmpty();
+    }
+
+    @Test
+    void aSlipChangedTakesTheCoachsOwnFigure() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "change", shown(id), "own", "202,5");
+        assertThat(club.workingMax()).isEqualTo(Mass.parse("202.5", dev.yarbel.core.measure.MassUnit.KG));
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_CHANGED);
+    }
+
+    @Test
+    void aFigureThatCannotBeReadKeepsWhatWasTypedAndTheSlipOpen() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        for (String own : new String[] {"", "a lot", "-5", "0", "5000"}) {
+            answer(id, "change", shown(id), "own", own, "reason", "because")
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content()
+                            .string(allOf(
+                                    containsString("A working max such as"),
+                                    containsString("value=\"" + own + "\""),
+                                    containsString("value=\"because\""))));
+        }
+        assertThat(slips.queue(club.coach)).hasSize(1);
+    }
+
+    @Test
+    void aSlipLeftChangesNothingAndIsOnRecord() throws Exception {
+        lift(220, "10", Optional.empty());
+        answer(openSlip(), "leave", "").andExpect(flash().attribute("notice", "calls.done.left"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_LEFT);
+        assertThat(slips.queue(club.coach)).isEmpty();
+    }
+
+    @Test
+    void aSlipWhosePlanChangedMeanwhileIsWorkedOutAnewAndShownAgain() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        String before = shown(id);
+        mvc.perform(post(club.url("/plan/days/0"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("was." + club.cell(2, 2), "3x5 77.5%")
+                .param("dose." + club.cell(2, 2), "3x5 70%"));
+        answer(id, "take", before, "reason", "because")
+                .andExpect(status().isConflict())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("worked out anew"),
+                                containsString("3x5 70%"),
+                                containsString("value=\"because\""))));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        answer(id, "take", shown(id)).andExpect(redirectedUrl("/calls"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
+    }
+
+    @Test
+    void aSlipIsAnsweredOnce() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        String shown = shown(id);
+        answer(id, "take", shown);
+        answer(id, "take", shown).andExpect(flash().attribute("notice", "calls.answered-already"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
+    }
+
+    @Test
+    void hearingOfASessionTwiceOpensNothingTwice() throws Exception {
+        lift(220, "10", Optional.empty());
+        long session = club.plan().session(0, 1).orElseThrow().id();
+        writer.on(new SessionFinished(club.lifter.clubId(), club.lifter.id(), session));
+        answer(openSlip(), "leave", "");
+        writer.on(new SessionFinished(club.lifter.clubId(), club.lifter.id(), session));
+        assertThat(slips.queue(club.coach)).isEmpty();
+    }
+
+    @Test
+    void anothersSlipIsNotThere() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        TestClub other = clubs.club();
+        mvc.perform(get("/calls/" + id).with(other.asCoach())).andExpect(status().isNotFound());
+        for (String how : List.of("take", "leave")) {
+            mvc.perform(post("/calls/" + id + "/" + how)
+                            .with(other.asCoach())
+                            .with(csrf())
+                            .param("shown", "x"))
+                    .andExpect(status().isNotFound());
+        }
+        assertThat(slips.queue(club.coach)).hasSize(1);
+    }
+}

@@ -1,0 +1,233 @@
+package dev.yarbel.web.floor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.ChangeKind;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.SessionLog;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+@YarbelTest
+class FloorTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Ledger ledger;
+
+    private TestClub club;
+
+    @BeforeEach
+    void makeClub() {
+        club = clubs.club();
+    }
+
+    private MockHttpServletRequestBuilder set(String task, String token, String load, String reps, String effort) {
+        return post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", task)
+                .param("token", token)
+                .param("load", load)
+                .param("reps", reps)
+                .param("effort", effort);
+    }
+
+    private ResultActions log(String task, String load, String reps, String effort) throws Exception {
+        return mvc.perform(set(task, UUID.randomUUID().toString(), load, reps, effort));
+    }
+
+    private List<DoneSet> logged() {
+        return club.plan().session(0, 1).map(SessionLog::sets).orElse(List.of());
+    }
+
+    private ResultActions floor() throws Exception {
+        return mvc.perform(get(club.url("/floor")).with(club.asLifter()));
+    }
+
+    @Test
+    void todaysSessionOpensWithItsRampFromTheBareBar() throws Exception {
+        floor().andExpect(content()
+                .string(allOf(
+                        containsString("week 2, "),
+                        containsString(">today<"),
+                        containsString("warm-up 1 of"),
+                        containsString("The bare bar."),
+                        containsString("about"),
+                        containsString("187.5 kg"))));
+    }
+
+    @Test
+    void theLiftedTopMovesTheBackOffsAndTheOldFigureIsStruckOut() throws Exception {
+        // 20 % under the planned 187.5 is 150; under the lifted 200 it is 160
+        log("A.1", "200", "1", "8").andExpect(status().is3xxRedirection());
+        floor().andExpect(content()
+                .string(allOf(
+                        containsString(
+                                "<s class=\"was\"><span class=\"visually-hidden\">before: </span><span>150 kg</span></s>"),
+                        containsString("160 kg"),
+                        containsString("20 % under the 200 kg you lifted"))));
+    }
+
+    @Test
+    void aMissedTopSendsTheBackOffsToTheLastSetMade() throws Exception {
+        log("A.w1", "160", "1", "easy");
+        log("A.1", "187.5", "1", "missed");
+        assertThat(logged().get(1).set().reps()).isZero();
+        floor().andExpect(content()
+                .string(allOf(containsString("127.5 kg"), containsString("20 % under 160 kg, the last set you made"))));
+    }
+
+    @Test
+    void theSameSetSentTwiceIsKeptOnce() throws Exception {
+        String token = UUID.randomUUID().toString();
+        mvc.perform(set("A.1", token, "185", "1", "8")).andExpect(status().is3xxRedirection());
+        mvc.perform(set("A.1", token, "185", "1", "8")).andExpect(status().is3xxRedirection());
+        assertThat(logged()).hasSize(1);
+    }
+
+    @Test
+    void theSameSetSentAtTheSameMomentIsKeptOnceToo() throws Exception {
+        String token = UUID.randomUUID().toString();
+        List<Callable<Integer>> taps = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            taps.add(() -> mvc.perform(set("A.1", token, "185", "1", "8"))
+                    .andReturn()
+                    .getResponse()
+                    .getStatus());
+        }
+        var pool = Executors.newFixedThreadPool(4);
+        try {
+            for (Future<Integer> tap : pool.invokeAll(taps)) {
+                assertThat(tap.get()).isEqualTo(302);
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+        assertThat(logged()).hasSize(1);
+    }
+
+    @Test
+    void anotherSetForATaskThatIsLoggedIsRefusedWithWhatWasTyped() throws Exception {
+        log("A.1", "185", "1", "8");
+        log("A.1", "190", "1", "9")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(
+                        content().string(allOf(containsString("in the log already"), containsString("value=\"190\""))));
+        assertThat(logged()).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "A.1|abc|1|8|A load such as",
+                "A.1|0|1|8|A load such as",
+                "A.1|2000|1|8|A load such as",
+                "A.1|185|-1|8|Reps from 0",
+                "A.1|185|x|8|Reps from 0",
+                "A.1|185|101|8|Reps from 0",
+                "A.1|185|1|maybe|Tap how many",
+                "A.1|185|0|8|Then tap missed",
+                "B.1|150|5|missed|How many were made"
+            })
+    void badInputGetsAClearErrorKeepsWhatWasTypedAndLosesNothing(
+            String task, String load, String reps, String effort, String error) throws Exception {
+        log("A.w1", "20", "10", "easy");
+        log(task, load, reps, effort)
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString(error),
+                                containsString("value=\"" + load + "\""),
+                                containsString("value=\"" + reps + "\""))));
+        assertThat(logged()).hasSize(1);
+    }
+
+    @Test
+    void poundsAreReadWhereTheyAreSaid() throws Exception {
+        log("A.1", "405 lb", "1", "8");
+        assertThat(logged().get(0).set().load().format(dev.yarbel.core.measure.MassUnit.LB, 3))
+                .isEqualTo("405 lb");
+    }
+
+    @Test
+    void aCorrectionKeepsWhatWasSaidBeforeInTheLedger() throws Exception {
+        log("A.1", "185", "1", "8");
+        mvc.perform(set("A.1", UUID.randomUUID().toString(), "180", "1", "8.5").param("correct", "true"));
+        assertThat(logged().get(0).set().load().format(dev.yarbel.core.measure.MassUnit.KG, 1))
+                .isEqualTo("180 kg");
+        var change = ledger.latest(club.lifter, 1).get(0);
+        assertThat(change.kind()).isEqualTo(ChangeKind.SET_CORRECTED);
+        assertThat(change.before()).isEqualTo("185 kg x1 8");
+        assertThat(change.after()).isEqualTo("180 kg x1 8.5");
+    }
+
+    @Test
+    void aSetOfNoTaskIsNotThere() throws Exception {
+        log("Z.1", "185", "1", "8").andExpect(status().isNotFound());
+        log("nonsense", "185", "1", "8").andExpect(status().isNotFound());
+    }
+
+    @Test
+    void finishingTakesTheSetsOffTheHandsAndSaysSo() throws Exception {
+        log("A.1", "185", "1", "8");
+        finish("");
+        assertThat(club.plan().isFinished(0, 1)).isTrue();
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("Every set is in the book"), not(containsString("class=\"now\"")))));
+    }
+
+    @Test
+    void painNotedMeansStopAndAProfessionalsLook() throws Exception {
+        log("A.1", "185", "1", "8");
+        finish("left knee");
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content().string(containsString("doctor or physiotherapist")));
+        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+                .andExpect(content().string(allOf(containsString("left knee"), containsString("Stop"))));
+    }
+
+    private void finish(String pain) throws Exception {
+        mvc.perform(post(club.url("/floor/finish"))
+                        .with(club.asLifter())
+                        .with(csrf())
+                        .param("day", "0")
+                        .param("week", "1")
+                        .param("pain", pain))
+                .andExpect(status().is3xxRedirection());
+    }
+}
