@@ -17,6 +17,7 @@ import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
@@ -116,7 +117,10 @@ public final class Browser implements AutoCloseable {
 
     public void click(String css) {
         waitFor(d -> {
-            find(css).click();
+            WebElement element = find(css);
+            // a page that has just taken a fragment in may still be scrolling: then it is tried again
+            driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+            element.click();
             return true;
         });
     }
@@ -129,7 +133,7 @@ public final class Browser implements AutoCloseable {
 
     public <T> T waitFor(Function<ChromeDriver, T> condition) {
         return new WebDriverWait(driver, PATIENCE)
-                .ignoring(StaleElementReferenceException.class)
+                .ignoreAll(List.of(StaleElementReferenceException.class, ElementClickInterceptedException.class))
                 .until(d -> condition.apply((ChromeDriver) d));
     }
 

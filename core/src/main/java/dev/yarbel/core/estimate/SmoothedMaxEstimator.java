@@ -23,7 +23,7 @@ import java.util.Optional;
  * <p>Each set that may estimate is turned into a max by the rep curve. A set closer to the limit and of fewer repetitions
  * says more: its doubt, as a share of the max, is 1.5 points plus 1 for each repetition left plus 0.5 for each further
  * one done, twice that for deadlift sets of several repetitions. A session's sets are averaged with the inverse squares
- * of their doubts as weights; since they share the day's form, a session is never surer than 2 points. Between sessions
+ * of their doubts as weights; n sets alike in load and repetitions err alike and together weigh as √n; since all share the day's form, a session is never surer than 2 points. Between sessions
  * the doubt of the estimate grows by 0.4 points for the square root of each day, at most to 8. All these figures are
  * starting values of our own.
  */
@@ -81,10 +81,11 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
         }
     }
 
-    private record Evidence(LiftedSet set, double max, double doubt) {
+    /** A set as a max, its doubt, and how many sets of the session are alike. */
+    private record Evidence(LiftedSet set, double max, double doubt, long alike) {
 
         double weight() {
-            return 1 / (doubt * doubt);
+            return 1 / (doubt * doubt * Math.sqrt(alike));
         }
     }
 
@@ -98,22 +99,27 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
     }
 
     private static List<Evidence> evidence(Lift lift, RepCurve curve, LiftedSession session) {
-        List<Evidence> evidence = new ArrayList<>();
-        for (LiftedSet set : session.sets()) {
-            if (set.lift().equals(lift)) {
-                set.repsThatEstimate().ifPresent(inAll -> evidence.add(evidence(curve, set, inAll)));
-            }
-        }
-        return evidence;
+        List<LiftedSet> telling = session.sets().stream()
+                .filter(set -> set.lift().equals(lift) && set.repsThatEstimate().isPresent())
+                .toList();
+        return telling.stream()
+                .map(set -> evidence(curve, set, set.repsThatEstimate().orElseThrow(), alike(set, telling)))
+                .toList();
     }
 
-    private static Evidence evidence(RepCurve curve, LiftedSet set, RepsInAll inAll) {
+    private static long alike(LiftedSet set, List<LiftedSet> sets) {
+        return sets.stream()
+                .filter(other -> other.load().equals(set.load()) && other.reps() == set.reps())
+                .count();
+    }
+
+    private static Evidence evidence(RepCurve curve, LiftedSet set, RepsInAll inAll, long alike) {
         double left = inAll.halves() / 2.0 - set.reps();
         double doubt = SET_DOUBT + DOUBT_PER_REP_LEFT * left + DOUBT_PER_FURTHER_REP * (set.reps() - 1);
         if (set.lift().repsFlatterTheSingle() && set.reps() > 1) {
             doubt *= FLATTERING;
         }
-        return new Evidence(set, kg(curve.max(set.load(), inAll)), doubt);
+        return new Evidence(set, kg(curve.max(set.load(), inAll)), doubt, alike);
     }
 
     private static MaxEstimate.Movement movement(

@@ -2,6 +2,7 @@ package dev.yarbel.core.estimate;
 
 import static dev.yarbel.core.measure.MassUnit.KG;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
@@ -81,6 +82,20 @@ class SmoothedMaxEstimatorTest {
                 .get(0);
         assertThat(movement.contributions().get(0).weight())
                 .isGreaterThan(movement.contributions().get(1).weight());
+    }
+
+    @Test
+    void manyBackOffsAlikeDoNotShoutTheTopSetDown() {
+        LiftedSet backOff = squat(150, 5, "7");
+        MaxEstimate.Movement movement = estimate(
+                        START_200, after(0, squat(190, 1, "8"), backOff, backOff, backOff, backOff))
+                .movements()
+                .get(0);
+        // the single's weight is 1/3.5², a back-off's 1/6.5², four alike count as two
+        double single = 1 / (3.5 * 3.5);
+        double backOffs = 2 / (6.5 * 6.5);
+        assertThat(movement.contributions().get(0).weight().figure().doubleValue())
+                .isCloseTo(100 * single / (single + backOffs), within(0.01));
     }
 
     @Test
