@@ -1,6 +1,7 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
@@ -150,6 +151,9 @@ class FloorPainter {
         String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
         boolean warmUp = task.key().warmUp();
         boolean about = !warmUp && slot.now().isAbout();
+        Optional<Fit> ended = slot.now() instanceof ResolvedLoad.Known known
+                ? Optional.of(known.fit()).filter(fit -> fit.limit() != Fit.Limit.NONE)
+                : Optional.empty();
         return new FloorView.Now(
                 task.key().toString(),
                 task.lift(),
@@ -182,6 +186,8 @@ class FloorPainter {
                                 () -> logged.map(d -> d.set().effort().code()).orElse(null)),
                 typed.map(SetForm::error).orElse(null),
                 logged.isPresent(),
+                ended.map(f -> f.limit().name()).orElse(null),
+                ended.map(f -> words.load(f.asked(), unit)).orElse(null),
                 !warmUp && PINNING.contains(task.lift()) && nearTheLimit(day, slot));
     }
 

@@ -56,6 +56,8 @@ record FloorView(
      * @param load the load in the field, without its unit
      * @param error the code of what is wrong with what was sent, else null
      * @param correcting this set was logged; it is being corrected
+     * @param limit the code of where the kit ended short of the load asked for, else null
+     * @param asked the load asked for
      * @param guarded near the limit in a lift that pins: spotters or safeties
      */
     record Now(
@@ -81,6 +83,8 @@ record FloorView(
             String effort,
             String error,
             boolean correcting,
+            String limit,
+            String asked,
             boolean guarded) {}
 
     /** What to do to the bar: plates to take off and to add on each side; bare when it starts empty. */

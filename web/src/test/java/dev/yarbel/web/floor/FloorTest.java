@@ -195,6 +195,20 @@ class FloorTest {
     }
 
     @Test
+    void aTopTheKitCannotReachSaysSo() throws Exception {
+        mvc.perform(post(club.url("/plan/days/0"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("was." + club.cell(0, 1), "1 @8")
+                .param("dose." + club.cell(0, 1), "1 900kg"));
+        mvc.perform(get(club.url("/floor?day=0&week=1&task=A.1")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("The plan asks for 900 kg; this is all the plates there are"),
+                                containsString("650 kg"))));
+    }
+
+    @Test
     void aSetOfNoTaskIsNotThere() throws Exception {
         log("Z.1", "185", "1", "8").andExpect(status().isNotFound());
         log("nonsense", "185", "1", "8").andExpect(status().isNotFound());
