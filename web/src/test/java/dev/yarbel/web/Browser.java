@@ -82,6 +82,7 @@ public final class Browser implements AutoCloseable {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.executeCdpCommand("Emulation.setScrollbarsHidden", Map.of("hidden", true));
         return this;
     }
 

@@ -92,7 +92,9 @@ class JourneyTest {
         browser.waitForText(".slots article:nth-child(2) s", planned);
         // 20 % under the 182.5 kg lifted is 146 kg
         assertThat(browser.text(".slots article:nth-child(2)")).contains("145 kg", "under the 182.5 kg you lifted");
-        assertThat(browser.text(".now .big")).isEqualTo("145 kg");
+        assertThat(browser.text(".now .nowload")).contains(planned, "145 kg");
+        assertThat(browser.text(".now s")).contains(planned);
+        assertThat(browser.text(".stair .step.top .stepload")).isEqualTo("182.5");
         browser.assertSound();
 
         for (int set = 1; set <= 4; set++) {

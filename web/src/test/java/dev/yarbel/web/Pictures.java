@@ -28,7 +28,7 @@ class Pictures {
             browser.type("input[name=load]", "182.5");
             browser.click(".picker button[value='8']");
             browser.waitForText(".slots article:nth-child(2)", "under the 182.5 kg you lifted");
-            browser.scrollTo(".next");
+            browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("back-offs.png"));
 
             browser.desk().signIn("bryn", "harbour-light");

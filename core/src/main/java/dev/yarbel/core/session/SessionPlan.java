@@ -4,15 +4,19 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampPlanner;
 import dev.yarbel.core.ramp.RampStep;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One day on the floor: each slot with its ramp and its sets, as planned and as the sets lifted so far make it.
@@ -46,59 +50,87 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
     /**
      * One set to be done.
      *
+     * @param before the plates on the bar from the set before it, as that one was really lifted; none where the lift
+     *     begins
      * @param loading the bar for it; empty when its load cannot be said
      */
-    public record Task(TaskKey key, Lift lift, Optional<Loading> loading, int reps) {}
+    public record Task(TaskKey key, Lift lift, PlateStack before, Optional<Loading> loading, int reps) {}
 
     /** The day's plan with what was lifted so far, in the order it was lifted. */
     public static SessionPlan of(Resolver resolver, List<Prescription> day, List<DoneSet> done) {
         List<ResolvedLoad> planned = resolver.resolve(day);
         List<ResolvedLoad> now = resolver.resolve(day, done);
-        Loader loader = resolver.loader();
         List<SlotPlan> slots = new ArrayList<>();
-        List<Task> tasks = new ArrayList<>();
-        Map<Lift, PlateStack> onTheBar = new HashMap<>();
+        Station station = new Station(resolver, done);
+        Set<Lift> begun = new HashSet<>();
         for (int i = 0; i < day.size(); i++) {
             Prescription prescription = day.get(i);
-            Lift lift = prescription.lift();
             Optional<Fit> fit =
                     now.get(i) instanceof ResolvedLoad.Known known ? Optional.of(known.fit()) : Optional.empty();
-            boolean first = !onTheBar.containsKey(lift);
-            Optional<Ramp> ramp = first ? fit.map(f -> RampPlanner.plan(loader, f.load())) : Optional.empty();
-            Optional<Loading> loading = first
-                    ? ramp.map(Ramp::top)
-                    : fit.map(f -> loader.fit(f.load(), resolver.rounding(), onTheBar.get(lift))
-                            .loading());
-            loading.ifPresent(l -> onTheBar.put(lift, l.stack()));
+            Optional<Ramp> ramp = begun.add(prescription.lift())
+                    ? fit.map(f -> RampPlanner.plan(resolver.loader(), f.load()))
+                    : Optional.empty();
             slots.add(new SlotPlan(prescription, planned.get(i), now.get(i), ramp));
-            addTasks(tasks, prescription, ramp, loading, done);
+            station.add(prescription, ramp, fit.map(Fit::load));
         }
-        return new SessionPlan(slots, tasks, next(tasks, done));
+        return new SessionPlan(slots, station.tasks, next(station.tasks, done));
     }
 
-    private static void addTasks(
-            List<Task> tasks,
-            Prescription prescription,
-            Optional<Ramp> ramp,
-            Optional<Loading> loading,
-            List<DoneSet> done) {
-        String letter = prescription.letter();
-        List<RampStep> steps = ramp.map(Ramp::steps).orElse(List.of());
-        for (int i = 0; i < steps.size(); i++) {
-            RampStep step = steps.get(i);
-            tasks.add(new Task(
-                    TaskKey.warmUp(letter, i + 1), prescription.lift(), Optional.of(step.loading()), step.reps()));
+    /** The bar as it goes through the day, set by set. */
+    private static final class Station {
+
+        private final Loader loader;
+        private final Rounding rounding;
+        private final Map<TaskKey, Mass> lifted = new HashMap<>();
+        private final List<Task> tasks = new ArrayList<>();
+        private PlateStack onTheBar = PlateStack.EMPTY;
+
+        Station(Resolver resolver, List<DoneSet> done) {
+            this.loader = resolver.loader();
+            this.rounding = resolver.rounding();
+            done.forEach(d -> lifted.put(d.task(), d.set().load()));
         }
-        int extra = (int) done.stream()
-                .filter(d -> d.task().letter().equals(letter) && !d.task().warmUp())
-                .filter(d -> d.task().number() > prescription.dose().sets())
-                .count();
-        for (int i = 1; i <= prescription.dose().sets() + extra; i++) {
-            tasks.add(new Task(
-                    TaskKey.work(letter, i),
-                    prescription.lift(),
-                    loading,
-                    prescription.dose().reps()));
+
+        void add(Prescription prescription, Optional<Ramp> ramp, Optional<Mass> load) {
+            Lift lift = prescription.lift();
+            if (tasks.isEmpty() || !tasks.get(tasks.size() - 1).lift().equals(lift)) {
+                onTheBar = PlateStack.EMPTY;
+            }
+            List<RampStep> steps = ramp.map(Ramp::steps).orElse(List.of());
+            for (int i = 0; i < steps.size(); i++) {
+                TaskKey key = TaskKey.warmUp(prescription.letter(), i + 1);
+                add(key, lift, Optional.of(steps.get(i).loading()), steps.get(i).reps());
+            }
+            int sets = Math.max(prescription.dose().sets(), mostLifted(prescription.letter()));
+            for (int i = 1; i <= sets; i++) {
+                Optional<Loading> loading = i == 1 && ramp.isPresent()
+                        ? ramp.map(Ramp::top)
+                        : load.map(l -> loader.fit(l, rounding, onTheBar).loading());
+                add(
+                        TaskKey.work(prescription.letter(), i),
+                        lift,
+                        loading,
+                        prescription.dose().reps());
+            }
+        }
+
+        /** A lifter may do more sets than were asked for. */
+        private int mostLifted(String letter) {
+            return lifted.keySet().stream()
+                    .filter(key -> key.letter().equals(letter) && !key.warmUp())
+                    .mapToInt(TaskKey::number)
+                    .max()
+                    .orElse(0);
+        }
+
+        private void add(TaskKey key, Lift lift, Optional<Loading> loading, int reps) {
+            tasks.add(new Task(key, lift, onTheBar, loading, reps));
+            PlateStack asPlanned = loading.map(Loading::stack).orElse(onTheBar);
+            onTheBar = Optional.ofNullable(lifted.get(key))
+                    .map(load -> loader.fit(load, Rounding.NEAREST, asPlanned)
+                            .loading()
+                            .stack())
+                    .orElse(asPlanned);
         }
     }
 

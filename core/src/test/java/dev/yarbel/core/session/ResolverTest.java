@@ -7,6 +7,7 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -170,6 +171,25 @@ class ResolverTest {
         assertThat(SessionPlan.of(KG_LIFTER, day, List.of(done("B.2", "140", 5, "8")))
                         .next())
                 .isEmpty();
+    }
+
+    @Test
+    void thePlatesToMoveStartFromTheBarThatWasReallyLifted() {
+        List<Prescription> day = List.of(squat("A", "1 @8"), squat("B", "1x5 -22%"));
+        SessionPlan plan = SessionPlan.of(KG_LIFTER, day, List.of(done("A.1", "187.5", 1, "8")));
+        SessionPlan.Task backOff = plan.next().orElseThrow();
+        assertThat(backOff.before().mass().times(2)).isEqualTo(Mass.of("167.5", KG));
+        // 22 % below 187.5 kg is 146.25 kg, as near to 145 as to 147.5
+        assertThat(backOff.loading().orElseThrow().total()).isEqualTo(Mass.ofKg(145));
+    }
+
+    @Test
+    void anotherLiftBeginsWithAnEmptyBar() {
+        Resolver two = new Resolver(Kits.kg(), Rounding.NEAREST, Map.of());
+        List<Prescription> day =
+                List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
+        SessionPlan plan = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")));
+        assertThat(plan.next().orElseThrow().before()).isEqualTo(PlateStack.EMPTY);
     }
 
     @Test

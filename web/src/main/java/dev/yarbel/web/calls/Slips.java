@@ -12,6 +12,7 @@ import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -54,16 +55,13 @@ class Slips implements OpenCalls {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<Long, Long> openByLifter(Person coach) {
-        return open(roster.lifters(coach), coach).stream()
+    public Map<Long, Long> openByLifter(Person coach, Collection<Long> lifterIds) {
+        return open(lifterIds, coach).stream()
                 .collect(Collectors.groupingBy(Slip::lifterId, LinkedHashMap::new, Collectors.counting()));
     }
 
-    private List<Slip> open(List<LifterCard> lifters, Person coach) {
-        return lifters.isEmpty()
-                ? List.of()
-                : slips.findOpen(
-                        coach.clubId(), lifters.stream().map(LifterCard::id).toList());
+    private List<Slip> open(Collection<Long> lifterIds, Person coach) {
+        return lifterIds.isEmpty() ? List.of() : slips.findOpen(coach.clubId(), lifterIds);
     }
 
     /** The queue, most urgent first: lower before raise, the larger movement before the smaller. */
@@ -71,7 +69,7 @@ class Slips implements OpenCalls {
     public List<SlipLine> queue(Person coach) {
         List<LifterCard> lifters = roster.lifters(coach);
         Map<Long, LifterCard> byId = lifters.stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
-        return open(lifters, coach).stream()
+        return open(byId.keySet(), coach).stream()
                 .map(slip -> new SlipLine(
                         slip.id(),
                         byId.get(slip.lifterId()),

@@ -104,7 +104,10 @@ class FloorPainter {
                     i * STEP_WIDTH,
                     y,
                     STEP_WIDTH,
-                    loading.total().figure(unit, 2),
+                    done(done, key)
+                            .map(d -> d.set().load())
+                            .orElse(loading.total())
+                            .figure(unit, 2),
                     isTop
                             ? slot.prescription().dose().reps()
                             : ramp.steps().get(i).reps(),
@@ -145,7 +148,7 @@ class FloorPainter {
                 .orElseThrow();
         Dose dose = slot.prescription().dose();
         Optional<DoneSet> logged = done(done, task.key());
-        PlateStack onTheBar = onTheBar(session, task);
+        PlateStack onTheBar = task.before();
         Optional<SetForm> typed =
                 refused.filter(form -> form.task().equals(task.key().toString()));
         String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
@@ -157,7 +160,7 @@ class FloorPainter {
         return new FloorView.Now(
                 task.key().toString(),
                 task.lift(),
-                task.key().letter(),
+                new SlotView(slot, done).line(unit),
                 warmUp,
                 task.key().number(),
                 warmUp ? slot.ramp().map(r -> r.steps().size()).orElse(1) : dose.sets(),
@@ -204,15 +207,6 @@ class FloorPainter {
                 .isPresent();
     }
 
-    /** The plates on the bar before a task: those of the task before it, if that is the same lift. */
-    private static PlateStack onTheBar(SessionPlan session, Task task) {
-        int index = session.tasks().indexOf(task);
-        if (index <= 0 || !session.tasks().get(index - 1).lift().equals(task.lift())) {
-            return PlateStack.EMPTY;
-        }
-        return session.tasks().get(index - 1).loading().map(Loading::stack).orElse(PlateStack.EMPTY);
-    }
-
     private FloorView.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
         return new FloorView.Change(
                 words.plates(onTheBar.takenOffFor(loading.stack()), unit),
@@ -226,17 +220,17 @@ class FloorPainter {
                 .skip(index + 1L)
                 .limit(UPCOMING)
                 .map(task -> {
-                    PlateStack before = onTheBar(session, task);
-                    boolean about = !task.key().warmUp()
-                            && session.slots().stream()
-                                    .anyMatch(s -> s.prescription()
-                                                    .letter()
-                                                    .equals(task.key().letter())
-                                            && s.now().isAbout());
+                    PlateStack before = task.before();
+                    Optional<SlotPlan> work = session.slots().stream()
+                            .filter(s ->
+                                    s.prescription().letter().equals(task.key().letter())
+                                            && !task.key().warmUp())
+                            .findFirst();
                     return new FloorView.Upcoming(
                             task.lift(),
                             task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
-                            about,
+                            work.map(slot -> was(slot, unit)).orElse(null),
+                            work.filter(slot -> slot.now().isAbout()).isPresent(),
                             task.reps(),
                             task.key().warmUp(),
                             task.loading()
@@ -250,6 +244,13 @@ class FloorPainter {
     }
 
     // ---- the day's slots
+
+    /** The load planned before what was lifted moved it; null where it did not. */
+    private String was(SlotPlan slot, MassUnit unit) {
+        return slot.hasMoved()
+                ? slot.planned().load().map(l -> words.load(l, unit)).orElse(null)
+                : null;
+    }
 
     private final class SlotView {
 
@@ -289,12 +290,7 @@ class FloorPainter {
                     slot.prescription().lift(),
                     slot.prescription().dose().shorthand(),
                     slot.now().load().map(l -> words.load(l, unit)).orElse(null),
-                    slot.hasMoved()
-                            ? slot.planned()
-                                    .load()
-                                    .map(l -> words.load(l, unit))
-                                    .orElse(null)
-                            : null,
+                    was(slot, unit),
                     slot.now().isAbout(),
                     why,
                     hangsOn,

@@ -52,6 +52,7 @@ record FloorView(
     /**
      * The set in hand.
      *
+     * @param line the slot it belongs to
      * @param target the rating asked for, else null
      * @param load the load in the field, without its unit
      * @param error the code of what is wrong with what was sent, else null
@@ -63,7 +64,7 @@ record FloorView(
     record Now(
             String task,
             Lift lift,
-            String letter,
+            SlotLine line,
             boolean warmUp,
             int number,
             int of,
@@ -90,8 +91,13 @@ record FloorView(
     /** What to do to the bar: plates to take off and to add on each side; bare when it starts empty. */
     record Change(String off, String on, boolean bare) {}
 
-    /** A set to come. */
-    record Upcoming(Lift lift, String load, boolean about, int reps, boolean warmUp, String on, String off) {}
+    /**
+     * A set to come.
+     *
+     * @param was the load planned before the top was lifted, struck out; null where nothing moved
+     */
+    record Upcoming(
+            Lift lift, String load, String was, boolean about, int reps, boolean warmUp, String on, String off) {}
 
     /**
      * One slot of the day.

@@ -44,7 +44,11 @@ public final class Frame {
 
     private Map<Long, Long> open() {
         if (open == null) {
-            open = person.isCoach() ? calls.openByLifter(person) : Map.of();
+            open = person.isCoach()
+                    ? calls.openByLifter(
+                            person,
+                            choices().stream().map(LifterChooser.Choice::id).toList())
+                    : Map.of();
         }
         return open;
     }

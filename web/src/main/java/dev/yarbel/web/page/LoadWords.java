@@ -38,12 +38,13 @@ public class LoadWords {
 
     /** A movement with its sign: {@code +2.5 kg}, {@code −5 kg}. */
     public String moved(Mass mass, MassUnit unit) {
-        String figure = about(mass.abs(), unit);
+        String figure = mass.abs().format(unit, 1);
         return figure.startsWith("0 ") ? figure : (mass.isNegative() ? "−" : "+") + figure;
     }
 
+    /** A share, its sign never alone on a line: {@code 72.5 %}. */
     public String percent(Percent percent) {
-        return percent.format(1) + " %";
+        return percent.format(1) + "\u00a0%";
     }
 
     public String lift(Lift lift) {

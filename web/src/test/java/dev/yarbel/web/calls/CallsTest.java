@@ -119,7 +119,7 @@ class CallsTest {
                         .string(allOf(
                                 containsString("Seen"),
                                 containsString("220 kg × 1"),
-                                containsString("2.5 % at most"),
+                                containsString("2.5\u00a0% at most"),
                                 containsString("205 kg"),
                                 containsString("155 kg"),
                                 containsString("160 kg"))));

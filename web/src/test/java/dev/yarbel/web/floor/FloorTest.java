@@ -97,7 +97,7 @@ class FloorTest {
                         containsString(
                                 "<s class=\"was\"><span class=\"visually-hidden\">before: </span><span>150 kg</span></s>"),
                         containsString("160 kg"),
-                        containsString("20 % under the 200 kg you lifted"))));
+                        containsString("20\u00a0% under the 200 kg you lifted"))));
     }
 
     @Test
@@ -106,7 +106,8 @@ class FloorTest {
         log("A.1", "187.5", "1", "missed");
         assertThat(logged().get(1).set().reps()).isZero();
         floor().andExpect(content()
-                .string(allOf(containsString("127.5 kg"), containsString("20 % under 160 kg, the last set you made"))));
+                .string(allOf(
+                        containsString("127.5 kg"), containsString("20\u00a0% under 160 kg, the last set you made"))));
     }
 
     @Test
