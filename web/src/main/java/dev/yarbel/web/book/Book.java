@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class Book {
 
-    /** What was lifted longer ago says nothing about today. */
+    /** What was lifted longer ago says nothing about a max today. */
     private static final int WEEKS_THAT_COUNT = 26;
 
     private final LiftNumbersRepository numbers;
@@ -55,13 +55,25 @@ public class Book {
         this.clock = clock;
     }
 
-    /** What is known of a lifter today; estimates come from finished sessions only. */
+    /** What is known of a lifter today; estimates come from finished sessions of the last half year only. */
     @Transactional(readOnly = true)
     public Standing standing(LifterCard lifter) {
-        LocalDate since = LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
-        List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), since));
+        return standing(lifter, LocalDate.MAX);
+    }
+
+    /**
+     * What is known of a lifter today, with the log of at least the time since a date.
+     *
+     * @param since from when on the log is wanted even if it says nothing about a max any more
+     */
+    @Transactional(readOnly = true)
+    public Standing standing(LifterCard lifter, LocalDate since) {
+        LocalDate counting =
+                LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
+        LocalDate from = since.isBefore(counting) ? since : counting;
+        List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), from));
         List<LiftedSession> finished = log.stream()
-                .filter(SessionLog::finished)
+                .filter(session -> session.finished() && !session.date().isBefore(counting))
                 .map(SessionLog::lifted)
                 .toList();
         List<LiftStanding> lifts = numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
@@ -130,20 +142,23 @@ public class Book {
     /**
      * Logs a set. The session begins with its first set.
      *
-     * <p>The same set sent twice, by a double tap or after a line that broke, is kept once.
+     * <p>The same set sent twice, by a double tap or after a line that broke, is kept once; sent again by the same token
+     * with other figures it is a correction.
      *
      * @param token made by whoever sends the set
-     * @throws SetTakenException when this set of the day was logged before by another token
+     * @throws SetTakenException when this set of the day was logged before by another token, with other figures
      */
-    public void log(LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done)
+    public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done)
             throws SetTakenException {
         TrainingSession session = session(lifter, day, date);
         Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
                 lifter.clubId(), session.id(), done.task().toString());
         if (before.isEmpty()) {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), token, done, clock.instant()));
-        } else if (!before.get().token().equals(token)) {
-            throw new SetTakenException(before.get().done());
+        } else if (before.get().token().equals(token)) {
+            rewrite(person, lifter, before.get(), done);
+        } else if (!before.get().done().equals(done)) {
+            throw new SetTakenException();
         }
     }
 
@@ -161,6 +176,10 @@ public class Book {
                 .flatMap(session -> sets.findByClubIdAndSessionIdAndTask(
                         lifter.clubId(), session.id(), done.task().toString()))
                 .orElseThrow(NotFoundException::new);
+        rewrite(person, lifter, set, done);
+    }
+
+    private void rewrite(Person person, LifterCard lifter, LoggedSet set, DoneSet done) {
         DoneSet before = set.done();
         if (!before.equals(done)) {
             set.set(done.set());

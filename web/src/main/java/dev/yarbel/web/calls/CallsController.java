@@ -1,6 +1,5 @@
 package dev.yarbel.web.calls;
 
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.plan.Plans;
 import jakarta.servlet.http.HttpServletResponse;
@@ -22,7 +21,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CallsController {
 
     private static final int LONGEST_REASON = 500;
-    private static final Mass MOST = Mass.ofKg(1000);
 
     private final Slips slips;
     private final Plans plans;
@@ -84,29 +82,8 @@ class CallsController {
             RedirectAttributes flash,
             Model model) {
         Typed typed = new Typed(reason, own, null);
-        Optional<Mass> workingMax = read(own, slips.view(coach, id));
-        if (workingMax.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            return page(coach, Optional.of(id), slips.queue(coach), new Typed(reason, own, "own"), model);
-        }
         return answered(
-                coach,
-                id,
-                slips.change(coach, id, shown, workingMax.get(), typed.why()),
-                typed,
-                "changed",
-                response,
-                flash,
-                model);
-    }
-
-    private static Optional<Mass> read(String own, SlipView slip) {
-        try {
-            return Optional.of(Mass.parse(own, slip.plan().lifter().unit()))
-                    .filter(mass -> mass.isPositive() && !mass.isGreaterThan(MOST));
-        } catch (IllegalArgumentException notAMass) {
-            return Optional.empty();
-        }
+                coach, id, slips.change(coach, id, shown, own, typed.why()), typed, "changed", response, flash, model);
     }
 
     @PostMapping("/{id}/leave")
@@ -135,6 +112,15 @@ class CallsController {
                 response.setStatus(HttpStatus.CONFLICT.value());
                 model.addAttribute("notice", "calls.changed-meanwhile");
                 return page(coach, Optional.of(id), slips.queue(coach), typed, model);
+            }
+            case NOT_A_LOAD -> {
+                response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+                return page(
+                        coach,
+                        Optional.of(id),
+                        slips.queue(coach),
+                        new Typed(typed.reason(), typed.own(), "own"),
+                        model);
             }
             case ANSWERED_ALREADY -> flash.addFlashAttribute("notice", "calls.answered-already");
             case DONE -> flash.addFlashAttribute("notice", "calls.done." + answer);

@@ -1,6 +1,7 @@
 package dev.yarbel.web.calls;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
@@ -28,6 +29,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class Slips implements OpenCalls {
 
+    private static final Mass HEAVIEST = Mass.ofKg(1000);
+
     private final SlipRepository slips;
     private final Roster roster;
     private final Plans plans;
@@ -49,6 +52,8 @@ class Slips implements OpenCalls {
         DONE,
         /** Answered before, by this or another person. */
         ANSWERED_ALREADY,
+        /** The coach's own figure is no load. */
+        NOT_A_LOAD,
         /** Numbers or plan changed since the slip was shown: it must be looked at again. */
         CHANGED_MEANWHILE
     }
@@ -112,8 +117,17 @@ class Slips implements OpenCalls {
     }
 
     /** Puts the coach's own figure in place of the one proposed, if the slip still is what was shown. */
-    public Outcome change(Person coach, long id, String shown, Mass workingMax, Optional<String> why) {
+    public Outcome change(Person coach, long id, String shown, String workingMax, Optional<String> why) {
         return decide(coach, id, shown, why, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED, Optional.of(workingMax));
+    }
+
+    private static Optional<Mass> read(String figure, MassUnit unit) {
+        try {
+            return Optional.of(Mass.parse(figure, unit))
+                    .filter(mass -> mass.isPositive() && !mass.isGreaterThan(HEAVIEST));
+        } catch (IllegalArgumentException notAMass) {
+            return Optional.empty();
+        }
     }
 
     private Outcome decide(
@@ -123,18 +137,22 @@ class Slips implements OpenCalls {
             Optional<String> why,
             Slip.Status answer,
             ChangeKind kind,
-            Optional<Mass> own) {
+            Optional<String> own) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
         LifterPlan plan = plan(coach, slip);
+        Optional<Mass> figure = own.flatMap(text -> read(text, plan.lifter().unit()));
+        if (own.isPresent() && figure.isEmpty()) {
+            return Outcome.NOT_A_LOAD;
+        }
         Optional<Finding> finding = Finding.of(plan, slip.lift(), slip.sessionId());
         if (finding.isEmpty() || !finding.get().fingerprint().equals(shown)) {
             return Outcome.CHANGED_MEANWHILE;
         }
         Mass before = finding.get().proposal().before();
-        Mass after = own.orElse(finding.get().proposal().after());
+        Mass after = figure.orElse(finding.get().proposal().after());
         if (!book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why)) {
             return Outcome.CHANGED_MEANWHILE;
         }

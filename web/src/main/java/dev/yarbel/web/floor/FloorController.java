@@ -84,14 +84,11 @@ class FloorController {
             Model model) {
         FloorDay floor = floor(person, id, day, week);
         SetForm form = new SetForm(task, token, load, reps, effort, correct, null);
-        Task planned = floor.session().tasks().stream()
-                .filter(t -> t.key().equals(key(task)))
-                .findFirst()
-                .orElseThrow(NotFoundException::new);
+        Task planned = floor.task(key(task)).orElseThrow(NotFoundException::new);
         try {
             keep(person, floor, form, form.read(planned, floor.plan().lifter().unit()));
         } catch (SetForm.Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(model, floor, Optional.of(planned.key()), Optional.of(refused.form()), fragment.isPresent());
         }
         return fragment.isPresent()
@@ -106,11 +103,9 @@ class FloorController {
             return;
         }
         try {
-            book.log(lifter, floor.planned(), floor.plan().today(), form.tokenOrNew(), done);
+            book.log(person, lifter, floor.planned(), floor.plan().today(), form.tokenOrNew(), done);
         } catch (SetTakenException taken) {
-            if (!taken.logged().equals(done)) {
-                throw new SetForm.Refused(form, "taken");
-            }
+            throw new SetForm.Refused(form, "taken");
         }
     }
 

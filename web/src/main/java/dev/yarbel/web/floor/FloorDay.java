@@ -1,7 +1,11 @@
 package dev.yarbel.web.floor;
 
+import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.SessionPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.plan.LifterPlan;
@@ -58,6 +62,25 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
             return 1_000_000 - away;
         }
         return away > 0 ? away : 500_000 - away;
+    }
+
+    /**
+     * The set of this key. One that the plan asked for when the page was sent and no longer does was lifted all the same:
+     * it is known by its slot.
+     */
+    Optional<Task> task(TaskKey key) {
+        return session.tasks().stream()
+                .filter(task -> task.key().equals(key))
+                .findFirst()
+                .or(() -> plan.block().days().get(day).slots().stream()
+                        .filter(slot -> slot.letter().equals(key.letter()))
+                        .findFirst()
+                        .map(slot -> new Task(
+                                key,
+                                slot.lift(),
+                                PlateStack.EMPTY,
+                                Optional.empty(),
+                                slot.doses().get(week).map(Dose::reps).orElse(1))));
     }
 
     public LocalDate date() {

@@ -95,7 +95,7 @@ public class Plans implements StripSource {
             trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
             slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
         });
-        Standing standing = book.standing(lifter);
+        Standing standing = book.standing(lifter, entity.startOn());
         Loader loader = kits.loader(lifter.clubId(), lifter.kitId());
         return new LifterPlan(
                 lifter,

@@ -100,7 +100,7 @@ class SheetController {
             return "plan/sheet :: feet";
         }
         if (view.hasTrouble()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(model, saved, view);
         }
         return "redirect:/lifters/" + id + "/plan?day=" + day;

@@ -73,7 +73,7 @@ class CallsTest {
     private void lift(int kg, String effort, Optional<String> pain) throws Exception {
         DoneSet top =
                 new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(kg), 1, Effort.parse(effort)));
-        book.log(club.lifter, club.plan().planned(0, 1), TestSettings.TODAY, UUID.randomUUID(), top);
+        book.log(club.lifterPerson, club.lifter, club.plan().planned(0, 1), TestSettings.TODAY, UUID.randomUUID(), top);
         book.finish(club.lifter, club.plan().planned(0, 1), pain);
         await().untilAsserted(() -> assertThat(
                         jdbc.sql("select count(*) from event_publication where completion_date is null")
@@ -253,5 +253,15 @@ class CallsTest {
                     .andExpect(status().isNotFound());
         }
         assertThat(slips.queue(club.coach)).hasSize(1);
+    }
+
+    @Test
+    void aSlipAnsweredBeforeIsNotAnsweredWithAnotherFigure() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        String shown = shown(id);
+        answer(id, "leave", "");
+        answer(id, "change", shown, "own", "210").andExpect(flash().attribute("notice", "calls.answered-already"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
     }
 }

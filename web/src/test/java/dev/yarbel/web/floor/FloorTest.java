@@ -140,6 +140,28 @@ class FloorTest {
     }
 
     @Test
+    void theSameSetSentAgainWithOtherFiguresIsACorrection() throws Exception {
+        String token = UUID.randomUUID().toString();
+        mvc.perform(set("A.1", token, "185", "1", "8"));
+        mvc.perform(set("A.1", token, "185", "1", "9")).andExpect(status().is3xxRedirection());
+        assertThat(logged()).hasSize(1);
+        assertThat(logged().get(0).set().effort().code()).isEqualTo("9");
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.SET_CORRECTED);
+    }
+
+    @Test
+    void aSetThatThePlanNoLongerAsksForIsKeptAllTheSame() throws Exception {
+        mvc.perform(post(club.url("/plan/days/0"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("was." + club.cell(2, 1), "3x5 75%")
+                .param("dose." + club.cell(2, 1), ""));
+        log("C.3", "150", "5", "8").andExpect(status().is3xxRedirection());
+        log("A.w9", "180", "1", "easy").andExpect(status().is3xxRedirection());
+        assertThat(logged()).extracting(d -> d.task().toString()).containsExactly("C.3", "A.w9");
+    }
+
+    @Test
     void anotherSetForATaskThatIsLoggedIsRefusedWithWhatWasTyped() throws Exception {
         log("A.1", "185", "1", "8");
         log("A.1", "190", "1", "9")
