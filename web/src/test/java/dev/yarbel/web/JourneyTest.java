@@ -56,7 +56,7 @@ class JourneyTest {
         // what cannot be read is marked at its character while typing, and the text stays
         browser.type(dose, "5x5 -18q");
         browser.waitForText(foot + " mark", "q");
-        assertThat(browser.text(foot)).contains("%, kg or lb belongs here");
+        assertThat(browser.text(foot)).contains("A drop under the top is a percentage");
         assertThat(browser.find(dose).getAttribute("value")).isEqualTo("5x5 -18q");
 
         // the load appears while typing, before anything is kept

@@ -54,6 +54,8 @@ public final class DoseParser {
         EXPECTED_FIGURE,
         /** A number needs %, kg or lb after it. */
         EXPECTED_UNIT,
+        /** A drop below the top is a percentage. */
+        EXPECTED_PERCENT,
         /** A percentage of the max lies above 0 and up to 130, a drop above 0 and below 100. */
         PERCENT_OUT_OF_RANGE,
         /** A load lies above 0 and up to 1000 kg. */
@@ -158,7 +160,7 @@ public final class DoseParser {
                 }
             }
         }
-        throw stop(unitAt, Problem.EXPECTED_UNIT);
+        throw stop(unitAt, drop ? Problem.EXPECTED_PERCENT : Problem.EXPECTED_UNIT);
     }
 
     private LoadBasis percent(int start, String figure, boolean drop) throws Stop {
