@@ -83,6 +83,13 @@ public class Clubs4Tests {
             return user((UserDetails) lifterPerson);
         }
 
+        /** Another coach of the same club, to whom the lifter is not assigned. */
+        public RequestPostProcessor asColleague() {
+            String username = "colleague" + NEXT.incrementAndGet();
+            accounts.addCoach(lifter.clubId(), username, "Colleague", "secret");
+            return user((UserDetails) accounts.person(username));
+        }
+
         /** A page of the lifter's. */
         public String url(String rest) {
             return "/lifters/" + lifter.id() + rest;

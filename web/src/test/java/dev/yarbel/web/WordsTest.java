@@ -54,6 +54,7 @@ class WordsTest {
 
     @Test
     void noWordsAreEmpty() throws IOException {
-        assertThat(words().values()).allSatisfy(text -> assertThat((String) text).isNotBlank());
+        assertThat(words().values())
+                .allSatisfy(text -> assertThat((String) text).isNotBlank());
     }
 }

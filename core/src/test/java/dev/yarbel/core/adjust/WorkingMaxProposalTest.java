@@ -71,10 +71,15 @@ class WorkingMaxProposalTest {
 
     @Test
     void withinOneLoadableStepTheyAgree() {
-        // 95 % of 63 is 59.85, 4.85 kg and 8.8 % above; this kit steps by 5 kg
-        assertThat(proposal("55", "63")).isPresent();
-        assertThat(proposal("50", "57", Caps.USUAL, false, Kits.bar20("10:2 2.5:4")))
-                .isEmpty();
+        // this kit steps by 5 kg; 95 % of 57 is 54.15, within a step of 50, of 58 it is 55.1, beyond it
+        Loader coarse = Kits.bar20("10:2 2.5:4");
+        assertThat(roundedUp("50", "57", coarse)).isEmpty();
+        assertThat(roundedUp("50", "58", coarse).orElseThrow().after()).isEqualTo(Mass.ofKg(55));
+    }
+
+    private static Optional<WorkingMaxProposal> roundedUp(String workingMax, String estimate, Loader loader) {
+        return WorkingMaxProposal.of(
+                Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), Caps.USUAL, false, loader, Rounding.UP);
     }
 
     /** The cap is 1.25 kg here, the next load 2.5 kg away and out of reach: that is no slip. */

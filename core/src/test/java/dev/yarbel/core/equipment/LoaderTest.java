@@ -44,6 +44,12 @@ class LoaderTest {
                 .containsExactly("20", "20");
     }
 
+    @Test
+    void oneSparedPlateIsWorthFinding() {
+        assertThat(labels(Kits.bar20("25:1 20:2 10:1 5:1").fit(Mass.ofKg(100), Rounding.NEAREST)))
+                .containsExactly("20", "20");
+    }
+
     /** Common practice, no source: 90 % of 365 lb, 328.5, is loaded as 325 with 2.5 lb plates, rounding down. */
     @Test
     void aPercentageIsLoadedByTheCoachsRule() {

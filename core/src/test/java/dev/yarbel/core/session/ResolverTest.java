@@ -103,6 +103,13 @@ class ResolverTest {
     }
 
     @Test
+    void ofSeveralTopsMadeTheLastCounts() {
+        ResolvedLoad load = second(List.of(done("A.1", "170", 1, "7"), done("A.2", "180", 1, "8")));
+        // 22 % below 180 kg is 140.4 kg
+        assertThat(load.load()).contains(Mass.ofKg(140));
+    }
+
+    @Test
     void aTopMissedWithNothingMadeLeavesTheCoachToSay() {
         assertThat(second(List.of(done("A.1", "180", 0, "missed"))))
                 .isEqualTo(new ResolvedLoad.Unknown(ResolvedLoad.Why.NOTHING_MADE));

@@ -125,6 +125,17 @@ class SignInTest {
     }
 
     @Test
+    void aCoachReachesOnlyTheLiftersAssignedToThem() throws Exception {
+        var club = clubs.club();
+        var colleague = club.asColleague();
+        for (String page : new String[] {"/plan", "/floor", "/book"}) {
+            mvc.perform(get(club.url(page)).with(club.asCoach())).andExpect(status().isOk());
+            mvc.perform(get(club.url(page)).with(colleague)).andExpect(status().isNotFound());
+        }
+        mvc.perform(get("/lifters").with(colleague)).andExpect(content().string(containsString("Nobody is assigned")));
+    }
+
+    @Test
     void aLifterHasNoCallsNoPlanAndNoRoster() throws Exception {
         var club = clubs.club();
         for (String page : new String[] {"/calls", "/lifters", club.url("/plan")}) {

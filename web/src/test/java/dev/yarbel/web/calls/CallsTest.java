@@ -245,6 +245,7 @@ class CallsTest {
         long id = openSlip();
         TestClub other = clubs.club();
         mvc.perform(get("/calls/" + id).with(other.asCoach())).andExpect(status().isNotFound());
+        mvc.perform(get("/calls/" + id).with(club.asColleague())).andExpect(status().isNotFound());
         for (String how : List.of("take", "leave")) {
             mvc.perform(post("/calls/" + id + "/" + how)
                             .with(other.asCoach())
