@@ -8,6 +8,8 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -85,9 +87,9 @@ class CoreLayersTest {
                 .dependOnClassesThat()
                 .haveFullyQualifiedName("java.time.Clock")
                 .orShould()
-                .callMethod(java.time.LocalDate.class, "now")
+                .callMethod(LocalDate.class, "now")
                 .orShould()
-                .callMethod(java.time.Instant.class, "now")
+                .callMethod(Instant.class, "now")
                 .check(CORE);
     }
 }

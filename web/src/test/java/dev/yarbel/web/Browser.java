@@ -56,6 +56,7 @@ public final class Browser implements AutoCloseable {
                 "--disable-component-update",
                 "--disable-sync",
                 "--no-first-run",
+                "--force-prefers-reduced-motion",
                 "--user-data-dir=" + home.resolve("profile"));
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);

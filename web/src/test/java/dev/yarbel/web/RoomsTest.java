@@ -9,6 +9,10 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+import jakarta.persistence.Entity;
 import java.util.Arrays;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -48,15 +52,15 @@ class RoomsTest {
                                 && !WITHOUT_CLUB.contains(method.getName());
                     }
                 })
-                .should(new com.tngtech.archunit.lang.ArchCondition<>("take the club first") {
+                .should(new ArchCondition<>("take the club first") {
                     @Override
-                    public void check(JavaMethod method, com.tngtech.archunit.lang.ConditionEvents events) {
+                    public void check(JavaMethod method, ConditionEvents events) {
                         boolean club = Arrays.stream(method.reflect().getParameters())
                                 .findFirst()
                                 .filter(p -> p.getName().equals("clubId"))
                                 .isPresent();
                         if (!club) {
-                            events.add(com.tngtech.archunit.lang.SimpleConditionEvent.violated(
+                            events.add(SimpleConditionEvent.violated(
                                     method, method.getFullName() + " does not take the club first"));
                         }
                     }
@@ -68,7 +72,7 @@ class RoomsTest {
     void entitiesStayInTheirRooms() {
         classes()
                 .that()
-                .areAnnotatedWith(jakarta.persistence.Entity.class)
+                .areAnnotatedWith(Entity.class)
                 .should()
                 .bePackagePrivate()
                 .check(WEB);

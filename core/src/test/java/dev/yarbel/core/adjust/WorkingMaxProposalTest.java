@@ -17,6 +17,7 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -140,6 +141,6 @@ class WorkingMaxProposalTest {
     }
 
     private static Slot slot(String letter, Lift lift, String dose) {
-        return new Slot(letter, lift, java.util.Collections.nCopies(3, Optional.of(Dose.parse(dose))));
+        return new Slot(letter, lift, Collections.nCopies(3, Optional.of(Dose.parse(dose))));
     }
 }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -136,7 +137,7 @@ class LoaderTest {
     @Provide
     Arbitrary<Map<Plate, Integer>> inventories() {
         Arbitrary<Plate> plate = Arbitraries.integers().between(1, 100).flatMap(quarters -> Arbitraries.of(KG, LB)
-                .map(unit -> new Plate(Mass.of(java.math.BigDecimal.valueOf(quarters * 25L, 2), unit), unit)));
+                .map(unit -> new Plate(Mass.of(BigDecimal.valueOf(quarters * 25L, 2), unit), unit)));
         return Arbitraries.maps(plate, Arbitraries.integers().between(0, 3)).ofMaxSize(4);
     }
 

@@ -1,5 +1,6 @@
 package dev.yarbel.web.account;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -76,7 +77,7 @@ class SecurityConfiguration {
         @Override
         public void commence(
                 HttpServletRequest request, HttpServletResponse response, AuthenticationException exception)
-                throws IOException, jakarta.servlet.ServletException {
+                throws IOException, ServletException {
             if (request.getHeader("HX-Request") != null) {
                 response.setHeader("HX-Redirect", "/sign-in");
                 response.setStatus(HttpStatus.UNAUTHORIZED.value());

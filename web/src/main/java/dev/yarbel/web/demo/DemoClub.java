@@ -72,6 +72,7 @@ public class DemoClub {
         long coach = accounts.addCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
         long kg = kits.add(club, "Boat shed", kit("20", MassUnit.KG, "25:4 20:2 15:2 10:2 5:2 2.5:2 1.25:2"));
         long lb = kits.add(club, "Net loft", kit("45", MassUnit.LB, "45:5 35:1 25:2 10:2 5:2 2.5:2"));
+        long light = kits.add(club, "Boat shed, light bar", kit("15", MassUnit.KG, "20:2 15:2 10:2 5:2 2.5:2 1.25:2"));
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZONE);
 
         LifterCard wren = lifter(club, coach, kg, "Wren Halloway", "wren", MassUnit.KG, Rounding.NEAREST, null);
@@ -98,8 +99,8 @@ public class DemoClub {
         plans.add(tobin, "Neap", block(today.minusDays(15)));
         lift(tobin, Map.of(Lift.SQUAT, "0.94", Lift.BENCH_PRESS, "1.06"), true);
 
-        LifterCard ottilie =
-                lifter(club, coach, kg, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
+        LifterCard ottilie = lifter(
+                club, coach, light, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
         begin(
                 ottilie,
                 Map.of(
@@ -108,7 +109,7 @@ public class DemoClub {
                         Lift.DEADLIFT, Mass.ofKg(88),
                         Lift.OVERHEAD_PRESS, Mass.ofKg(29)),
                 today.minusDays(12));
-        plans.add(ottilie, "First block", block(today.minusDays(8)));
+        plans.add(ottilie, "First block", noviceBlock(today.minusDays(8)));
         lift(ottilie, Map.of(), false);
     }
 
@@ -185,6 +186,28 @@ public class DemoClub {
                                         slot("A", Lift.DEADLIFT, "1 @7", "1 @8", "1 @8", "1 @8.5"),
                                         slot("B", Lift.DEADLIFT, "4x4 -22%", "4x4 -20%", "3x3 -18%", "2x3 -18%"),
                                         slot("C", Lift.SQUAT, "3x6 65%", "3x6 67.5%", "3x5 70%", "2x5 70%")))));
+    }
+
+    /** Fives, a little heavier each week, the deadlift once a week. */
+    private static Block noviceBlock(LocalDate start) {
+        String[] fives = {"5x5 65%", "5x5 67.5%", "5x5 70%", "5x5 72.5%"};
+        String[] pulls = {"2x5 70%", "2x5 72.5%", "2x5 75%", "2x5 77.5%"};
+        return new Block(
+                start,
+                4,
+                List.of(
+                        new TrainingDay(
+                                "First day",
+                                0,
+                                List.of(slot("A", Lift.SQUAT, fives), slot("B", Lift.BENCH_PRESS, fives))),
+                        new TrainingDay(
+                                "Second day",
+                                2,
+                                List.of(slot("A", Lift.DEADLIFT, pulls), slot("B", Lift.OVERHEAD_PRESS, fives))),
+                        new TrainingDay(
+                                "Third day",
+                                4,
+                                List.of(slot("A", Lift.SQUAT, fives), slot("B", Lift.BENCH_PRESS, fives)))));
     }
 
     private static Slot slot(String letter, Lift lift, String... doses) {

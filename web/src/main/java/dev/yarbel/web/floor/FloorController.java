@@ -52,19 +52,15 @@ class FloorController {
             @RequestHeader("HX-Request") Optional<String> fragment,
             Model model) {
         LifterCard lifter = roster.lifter(person, id);
-        Optional<LifterPlan> plan = plans.current(lifter, person.zone());
-        if (plan.isEmpty()) {
+        Optional<FloorDay> floor = plans.current(lifter, person.zone())
+                .flatMap(plan -> day.isPresent() && week.isPresent()
+                        ? Optional.of(day(plan, day.get(), week.get()))
+                        : FloorDay.inFocus(plan));
+        if (floor.isEmpty()) {
             model.addAttribute("lifter", lifter);
             return "floor/none";
         }
-        FloorDay floor = day.isPresent() && week.isPresent()
-                ? day(plan.get(), day.get(), week.get())
-                : FloorDay.inFocus(plan.get());
-        if (floor == null) {
-            model.addAttribute("lifter", lifter);
-            return "floor/none";
-        }
-        return page(model, floor, task.map(FloorController::key), Optional.empty(), fragment.isPresent());
+        return page(model, floor.get(), task.map(FloorController::key), Optional.empty(), fragment.isPresent());
     }
 
     @PostMapping("/sets")

@@ -10,8 +10,11 @@ import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.plan.LifterPlan;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** One day of a plan on the floor, with what was lifted of it so far. */
 record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optional<SessionLog> log) {
@@ -29,27 +32,25 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
                 log);
     }
 
+    /** A day and a week of a block, both from 0. */
+    private record Place(int day, int week) {}
+
     /**
-     * The day to be lifted now: one begun and not finished; else today's; else the next to come; else the last.
+     * The day to be lifted now: one begun lately and not finished; else today's; else the next to come; else the last.
+     * Empty when the block has no days.
      */
-    static FloorDay inFocus(LifterPlan plan) {
-        int[] best = null;
-        int bestRank = Integer.MAX_VALUE;
-        for (int week = 0; week < plan.block().weeks(); week++) {
-            for (int day = 0; day < plan.block().days().size(); day++) {
-                int rank = rank(plan, day, week);
-                if (rank < bestRank) {
-                    bestRank = rank;
-                    best = new int[] {day, week};
-                }
-            }
-        }
-        return best == null ? null : of(plan, best[0], best[1]);
+    static Optional<FloorDay> inFocus(LifterPlan plan) {
+        return IntStream.range(0, plan.block().weeks())
+                .boxed()
+                .flatMap(week -> IntStream.range(0, plan.block().days().size()).mapToObj(day -> new Place(day, week)))
+                .min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())))
+                .map(place -> of(plan, place.day(), place.week()));
     }
 
+    /** The smaller, the sooner this day should be on the floor. */
     private static int rank(LifterPlan plan, int day, int week) {
         LocalDate date = plan.block().date(day, week);
-        int away = (int) java.time.temporal.ChronoUnit.DAYS.between(plan.today(), date);
+        int away = (int) ChronoUnit.DAYS.between(plan.today(), date);
         boolean begun = plan.session(day, week).isPresent();
         boolean finished = plan.isFinished(day, week);
         if (begun && !finished && Math.abs(away) <= 3) {

@@ -18,10 +18,12 @@ record CellView(
     /**
      * A load under a cell.
      *
+     * @param limit the code of where the kit ended short of the load asked for, else null
+     * @param asked the load asked for
      * @param why the code of what keeps the load unknown, else null
      * @param tint how heavy it is, 0 to 5
      */
-    record LoadView(String load, String other, boolean about, String limit, String why, int tint) {}
+    record LoadView(String load, String other, boolean about, String limit, String asked, String why, int tint) {}
 
     /** Why typed text was not kept. */
     sealed interface Trouble {}

@@ -7,6 +7,7 @@ import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +46,7 @@ public record LifterPlan(
 
     /** The week that today lies in, from 0; before the block its first, after it its last. */
     public int currentWeek() {
-        long days = java.time.temporal.ChronoUnit.DAYS.between(block.start(), today);
+        long days = ChronoUnit.DAYS.between(block.start(), today);
         return (int) Math.max(0, Math.min(block.weeks() - 1L, Math.floorDiv(days, 7)));
     }
 }

@@ -134,12 +134,14 @@ class Sheet {
                         false,
                         null,
                         null,
+                        null,
                         0));
     }
 
     private CellView.LoadView load(LifterPlan plan, Lift lift, ResolvedLoad load) {
         if (load instanceof ResolvedLoad.Unknown unknown) {
-            return new CellView.LoadView(null, null, false, null, unknown.why().name(), 0);
+            return new CellView.LoadView(
+                    null, null, false, null, null, unknown.why().name(), 0);
         }
         Fit fit = ((ResolvedLoad.Known) load).fit();
         return new CellView.LoadView(
@@ -147,6 +149,7 @@ class Sheet {
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
                 fit.limit() == Fit.Limit.NONE ? null : fit.limit().name(),
+                words.about(fit.asked(), plan.lifter().unit()),
                 null,
                 tint(plan, lift, fit.load()));
     }

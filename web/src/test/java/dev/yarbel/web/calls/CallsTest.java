@@ -15,6 +15,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
@@ -168,7 +169,7 @@ class CallsTest {
         lift(220, "10", Optional.empty());
         long id = openSlip();
         answer(id, "change", shown(id), "own", "202,5");
-        assertThat(club.workingMax()).isEqualTo(Mass.parse("202.5", dev.yarbel.core.measure.MassUnit.KG));
+        assertThat(club.workingMax()).isEqualTo(Mass.parse("202.5", MassUnit.KG));
         assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_CHANGED);
     }
 

@@ -10,6 +10,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
@@ -201,16 +202,14 @@ class FloorTest {
     @Test
     void poundsAreReadWhereTheyAreSaid() throws Exception {
         log("A.1", "405 lb", "1", "8");
-        assertThat(logged().get(0).set().load().format(dev.yarbel.core.measure.MassUnit.LB, 3))
-                .isEqualTo("405 lb");
+        assertThat(logged().get(0).set().load().format(MassUnit.LB, 3)).isEqualTo("405 lb");
     }
 
     @Test
     void aCorrectionKeepsWhatWasSaidBeforeInTheLedger() throws Exception {
         log("A.1", "185", "1", "8");
         mvc.perform(set("A.1", UUID.randomUUID().toString(), "180", "1", "8.5").param("correct", "true"));
-        assertThat(logged().get(0).set().load().format(dev.yarbel.core.measure.MassUnit.KG, 1))
-                .isEqualTo("180 kg");
+        assertThat(logged().get(0).set().load().format(MassUnit.KG, 1)).isEqualTo("180 kg");
         var change = ledger.latest(club.lifter, 1).get(0);
         assertThat(change.kind()).isEqualTo(ChangeKind.SET_CORRECTED);
         assertThat(change.before()).isEqualTo("185 kg x1 8");

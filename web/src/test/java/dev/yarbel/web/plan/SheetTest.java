@@ -172,6 +172,15 @@ class SheetTest {
     }
 
     @Test
+    void aLoadTheKitCannotMakeSaysWhereItEnds() throws Exception {
+        mvc.perform(get(club.url("/plan/days/0/preview"))
+                        .with(club.asCoach())
+                        .param("dose." + club.cell(2, 1), "3x5 900kg"))
+                .andExpect(content()
+                        .string(allOf(containsString("650 kg"), containsString("900 kg is more than all the plates"))));
+    }
+
+    @Test
     void aFragmentBringsEveryLoadThatMayHaveChanged() throws Exception {
         // a heavier planned top moves the back-offs under it: 20 % under 100 kg is 80
         mvc.perform(typing(club.cell(0, 1), "1 @8", "1 100kg").header("HX-Request", "true"))
