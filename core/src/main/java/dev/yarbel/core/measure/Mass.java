@@ -151,10 +151,6 @@ public final class Mass implements Comparable<Mass> {
         return quanta < 0 ? ofQuanta(Math.negateExact(quanta)) : this;
     }
 
-    public Mass negated() {
-        return ofQuanta(Math.negateExact(quanta));
-    }
-
     public boolean isZero() {
         return quanta == 0;
     }

@@ -1,7 +1,6 @@
 package dev.yarbel.web.calls;
 
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.plan.LifterPlan;
 import java.util.Optional;
 
@@ -9,6 +8,5 @@ import java.util.Optional;
  * A slip as its page shows it, worked out from the plan and the log as they stand now.
  *
  * @param finding empty when there is nothing left to decide
- * @param session the session that opened the slip
  */
-record SlipView(long id, Lift lift, LifterPlan plan, Optional<Finding> finding, Optional<SessionLog> session) {}
+record SlipView(long id, Lift lift, LifterPlan plan, Optional<Finding> finding) {}

@@ -96,14 +96,7 @@ class Slips implements OpenCalls {
         Slip slip =
                 slips.findByClubIdAndId(coach.clubId(), id).filter(Slip::isOpen).orElseThrow(NotFoundException::new);
         LifterPlan plan = plan(coach, slip);
-        return new SlipView(
-                slip.id(),
-                slip.lift(),
-                plan,
-                Finding.of(plan, slip.lift(), slip.sessionId()),
-                plan.standing().log().stream()
-                        .filter(session -> session.id() == slip.sessionId())
-                        .findFirst());
+        return new SlipView(slip.id(), slip.lift(), plan, Finding.of(plan, slip.lift(), slip.sessionId()));
     }
 
     private LifterPlan plan(Person coach, Slip slip) {
