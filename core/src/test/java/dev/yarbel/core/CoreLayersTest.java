@@ -30,6 +30,7 @@ class CoreLayersTest {
             "prescription",
             "block",
             "session",
+            "tally",
             "adjust");
 
     private static final JavaClasses CORE = new ClassFileImporter()

@@ -1,6 +1,8 @@
 package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.measure.Percent;
+import java.time.LocalDate;
+import java.util.Optional;
 
 /**
  * How far one decision may move a working max, in shares of it (common practice, no source).
@@ -15,4 +17,14 @@ public record Caps(Percent raise, Percent lower) {
 
     /** A novice's first month: 5 % up, 5 % down. */
     public static final Caps FIRST_NOVICE_MONTH = new Caps(Percent.of(5), Percent.of(5));
+
+    private static final int FIRST_MONTH_DAYS = 30;
+
+    /** The caps that hold for a lifter on a day: wider for the thirty days after a novice started. */
+    public static Caps on(LocalDate today, Optional<LocalDate> noviceSince) {
+        return noviceSince
+                .filter(since -> today.isBefore(since.plusDays(FIRST_MONTH_DAYS)))
+                .map(since -> FIRST_NOVICE_MONTH)
+                .orElse(USUAL);
+    }
 }

@@ -24,14 +24,15 @@ public record WorkingMaxProposal(Mass before, Mass after, Mass estimate, Mass ta
      * The proposal for one lift, if there is anything to propose.
      *
      * <p>There is when the coach's share of the estimate and the working max are more than 2.5 % of the working max apart
-     * and more than one loadable step. The movement is capped first and rounded to a load after; what rounds to nothing
-     * is no proposal. Pain means no rise.
+     * and more than one loadable step. The movement is capped first and rounded to the nearest load after, whatever the
+     * rule for loads on the bar: rounding up would carry a capped rise past its cap by a whole step. What rounds to
+     * nothing is no proposal. Pain means no rise.
      *
      * @param share the coach's share of the estimate that a working max stands at, usually 90 to 100 %
      * @param painNoted whether the lifter noted pain in the session seen
      */
     public static Optional<WorkingMaxProposal> of(
-            Mass workingMax, Mass estimate, Percent share, Caps caps, boolean painNoted, Loader loader, Rounding rule) {
+            Mass workingMax, Mass estimate, Percent share, Caps caps, boolean painNoted, Loader loader) {
         Mass target = estimate.times(share);
         Mass gap = target.minus(workingMax);
         if (gap.abs().compareTo(workingMax.times(TOLERANCE)) <= 0
@@ -42,7 +43,8 @@ public record WorkingMaxProposal(Mass before, Mass after, Mass estimate, Mass ta
         Mass most = workingMax.times(gap.isPositive() ? caps.raise() : caps.lower());
         boolean capped = gap.abs().isGreaterThan(most);
         Mass capping = capped ? most : gap.abs();
-        Mass after = loader.round(gap.isPositive() ? workingMax.plus(capping) : workingMax.minus(capping), rule);
+        Mass after =
+                loader.round(gap.isPositive() ? workingMax.plus(capping) : workingMax.minus(capping), Rounding.NEAREST);
         boolean moves = gap.isPositive() ? after.isGreaterThan(workingMax) : after.isLessThan(workingMax);
         return moves
                 ? Optional.of(new WorkingMaxProposal(workingMax, after, estimate, target, capped))

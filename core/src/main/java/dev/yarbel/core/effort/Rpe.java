@@ -30,15 +30,6 @@ public final class Rpe implements Comparable<Rpe> {
     }
 
     /**
-     * A rating from its figure.
-     *
-     * @throws IllegalArgumentException outside 1 to 10, or not a half
-     */
-    public static Rpe of(String figure) {
-        return parse(figure);
-    }
-
-    /**
      * A whole rating.
      *
      * @throws IllegalArgumentException outside 1 to 10

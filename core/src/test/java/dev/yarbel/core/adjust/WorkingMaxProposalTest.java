@@ -35,7 +35,7 @@ class WorkingMaxProposalTest {
     private static Optional<WorkingMaxProposal> proposal(
             String workingMax, String estimate, Caps caps, boolean pain, Loader loader) {
         return WorkingMaxProposal.of(
-                Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), caps, pain, loader, Rounding.NEAREST);
+                Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), caps, pain, loader);
     }
 
     /** Common practice, no source: at most 2.5 % up, whatever the estimate says. */
@@ -72,15 +72,22 @@ class WorkingMaxProposalTest {
 
     @Test
     void withinOneLoadableStepTheyAgree() {
-        // this kit steps by 5 kg; 95 % of 57 is 54.15, within a step of 50, of 58 it is 55.1, beyond it
-        Loader coarse = Kits.bar20("10:2 2.5:4");
-        assertThat(roundedUp("50", "57", coarse)).isEmpty();
-        assertThat(roundedUp("50", "58", coarse).orElseThrow().after()).isEqualTo(Mass.ofKg(55));
+        // this kit steps by 5 kg; 95 % of 130.5 is 123.98, within a step of 120, of 132 it is 125.4, beyond it
+        Loader coarse = Kits.bar20("25:4 10:2 2.5:1");
+        assertThat(coarse.stepAt(Mass.ofKg(120))).isEqualTo(Mass.ofKg(5));
+        assertThat(proposal("120", "130.5", Caps.USUAL, false, coarse)).isEmpty();
+        assertThat(proposal("120", "132", Caps.USUAL, false, coarse)
+                        .orElseThrow()
+                        .after())
+                .isEqualTo(Mass.ofKg(125));
     }
 
-    private static Optional<WorkingMaxProposal> roundedUp(String workingMax, String estimate, Loader loader) {
-        return WorkingMaxProposal.of(
-                Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), Caps.USUAL, false, loader, Rounding.UP);
+    @Test
+    void theCapsAreWiderForThirtyDaysAfterANoviceStarted() {
+        LocalDate started = LocalDate.of(2026, 3, 2);
+        assertThat(Caps.on(started.plusDays(29), Optional.of(started))).isEqualTo(Caps.FIRST_NOVICE_MONTH);
+        assertThat(Caps.on(started.plusDays(30), Optional.of(started))).isEqualTo(Caps.USUAL);
+        assertThat(Caps.on(started, Optional.empty())).isEqualTo(Caps.USUAL);
     }
 
     /** The cap is 1.25 kg here, the next load 2.5 kg away and out of reach: that is no slip. */
@@ -101,8 +108,7 @@ class WorkingMaxProposalTest {
             @ForAll @IntRange(min = 16, max = 120) int steps, @ForAll @IntRange(min = 30, max = 330) int estimate) {
         Mass workingMax = Mass.of("2.5", KG).times(steps);
         Loader loader = Kits.kg();
-        WorkingMaxProposal.of(
-                        workingMax, Mass.ofKg(estimate), Percent.HUNDRED, Caps.USUAL, false, loader, Rounding.NEAREST)
+        WorkingMaxProposal.of(workingMax, Mass.ofKg(estimate), Percent.HUNDRED, Caps.USUAL, false, loader)
                 .ifPresent(proposal -> {
                     assertThat(loader.canLoad(proposal.after())).isTrue();
                     assertThat(proposal.after()).isNotEqualTo(workingMax);

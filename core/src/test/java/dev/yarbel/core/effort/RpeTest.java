@@ -44,7 +44,7 @@ class RpeTest {
     void oneRepetitionRatedEightIsThreeInAll() {
         assertThat(RepsInAll.of(1, Rpe.of(8))).isEqualTo(RepsInAll.toTheLimit(3));
         assertThat(RepsInAll.of(10, Rpe.of(8)).estimates()).isTrue();
-        assertThat(RepsInAll.of(10, Rpe.of("7.5")).estimates()).isFalse();
+        assertThat(RepsInAll.of(10, Rpe.parse("7.5")).estimates()).isFalse();
         assertThatThrownBy(() -> RepsInAll.of(0, Rpe.of(8))).isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -22,9 +22,6 @@ import java.util.UUID;
  */
 record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement movement, List<LoadChange> changes) {
 
-    /** A novice's first month. */
-    private static final int FIRST_MONTH_DAYS = 30;
-
     /** Empty when estimate and working max agree, or pain in the session seen forbids a rise. */
     static Optional<Finding> of(LifterPlan plan, Lift lift, long sessionId) {
         boolean pain = plan.standing().log().stream()
@@ -44,8 +41,7 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
                         plan.lifter().shareOfEstimate(),
                         caps(plan),
                         pain,
-                        plan.resolver().loader(),
-                        plan.lifter().rounding())
+                        plan.resolver().loader())
                 .map(proposal -> new Finding(
                         proposal,
                         caps(plan),
@@ -59,11 +55,7 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
     }
 
     private static Caps caps(LifterPlan plan) {
-        return plan.lifter()
-                .noviceSince()
-                .filter(since -> plan.today().isBefore(since.plusDays(FIRST_MONTH_DAYS)))
-                .map(since -> Caps.FIRST_NOVICE_MONTH)
-                .orElse(Caps.USUAL);
+        return Caps.on(plan.today(), plan.lifter().noviceSince());
     }
 
     /** Every load that another working max would change, from the first day not yet lifted on. */

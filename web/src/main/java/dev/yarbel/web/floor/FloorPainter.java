@@ -4,12 +4,11 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.ramp.Ramp;
+import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan;
@@ -22,7 +21,6 @@ import dev.yarbel.web.page.LoadWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -32,8 +30,6 @@ class FloorPainter {
 
     private static final int STEP_WIDTH = 62;
     private static final int UPCOMING = 3;
-    private static final Set<Lift> PINNING = Set.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.OVERHEAD_PRESS);
-    private static final Percent NEAR_THE_LIMIT = Percent.of(85);
 
     private final LoadWords words;
 
@@ -191,20 +187,11 @@ class FloorPainter {
                 logged.isPresent(),
                 ended.map(f -> f.limit().name()).orElse(null),
                 ended.map(f -> words.load(f.asked(), unit)).orElse(null),
-                !warmUp && PINNING.contains(task.lift()) && nearTheLimit(day, slot));
-    }
-
-    private static boolean nearTheLimit(FloorDay day, SlotPlan slot) {
-        if (slot.prescription().dose().basis() instanceof LoadBasis.AtRpe at
-                && at.rpe().halvesLeft() <= 4) {
-            return true;
-        }
-        var numbers = day.plan().resolver().numbers(slot.prescription().lift());
-        return numbers.estimate()
-                .or(numbers::workingMax)
-                .flatMap(max -> slot.now().load().map(load -> load.percentOf(max)))
-                .filter(share -> share.compareTo(NEAR_THE_LIMIT) >= 0)
-                .isPresent();
+                !warmUp
+                        && Caution.needsSpotters(
+                                slot.prescription(),
+                                slot.now(),
+                                day.plan().resolver().numbers(task.lift())));
     }
 
     private FloorView.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {

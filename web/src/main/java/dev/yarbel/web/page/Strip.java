@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import dev.yarbel.core.tally.Exposure;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -34,13 +35,6 @@ public record Strip(long lifterId, String block, int width, int height, List<Wee
             int width,
             int height,
             boolean done,
-            Judgement judgement,
+            Exposure.Judgement judgement,
             String text) {}
-
-    /** How what was lifted compares with the plan. */
-    public enum Judgement {
-        OVER,
-        AS_PLANNED,
-        UNDER
-    }
 }

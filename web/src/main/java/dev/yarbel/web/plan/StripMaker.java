@@ -1,14 +1,10 @@
 package dev.yarbel.web.plan;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
-import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.LoadWords;
 import dev.yarbel.web.page.Strip;
@@ -34,9 +30,6 @@ class StripMaker {
     StripMaker(LoadWords words) {
         this.words = words;
     }
-
-    /** One lift on one day: its heaviest load, how many repetitions count as hard, and how it went. */
-    private record Exposure(Mass heaviest, int hardReps, boolean done, Strip.Judgement judgement) {}
 
     Strip draw(LifterPlan plan) {
         List<Lift> lifts = plan.block().days().stream()
@@ -89,73 +82,28 @@ class StripMaker {
     }
 
     private Strip.Mark mark(LifterPlan plan, Lift lift, Exposure e, Mass max, int day, int week, int bottom) {
-        Percent share = e.heaviest.percentOf(max);
+        Percent share = e.heaviest().percentOf(max);
         double above = Math.max(0, share.figure().doubleValue() - 40) / 60;
         int height = (int) Math.round(Math.max(4, Math.min(MOST_HEIGHT, 4 + above * (MOST_HEIGHT - 4))));
-        int width = Math.min(dayWidth(plan), 6 + e.hardReps / 2);
+        int width = Math.min(dayWidth(plan), 6 + e.hardReps() / 2);
         LocalDate date = plan.block().date(day, week);
         int x = x(plan, date) + (dayWidth(plan) - width) / 2;
         String text = words.lift(lift) + " " + date + ", "
-                + words.load(e.heaviest, plan.lifter().unit()) + ", " + words.percent(share) + ", " + e.hardReps
-                + " hard reps, " + (e.done ? "done" : "planned")
-                + switch (e.judgement) {
+                + words.load(e.heaviest(), plan.lifter().unit()) + ", " + words.percent(share) + ", " + e.hardReps()
+                + " hard reps, " + (e.done() ? "done" : "planned")
+                + switch (e.judgement()) {
                     case OVER -> ", harder than asked";
                     case UNDER -> ", easier than asked";
                     case AS_PLANNED -> "";
                 };
-        return new Strip.Mark(date, day, week, x, bottom - height, width, height, e.done, e.judgement, text);
+        return new Strip.Mark(date, day, week, x, bottom - height, width, height, e.done(), e.judgement(), text);
     }
 
     private static Optional<Exposure> exposure(LifterPlan plan, Lift lift, int day, int week) {
         List<Prescription> prescriptions = Prescription.of(plan.block(), day, week);
-        Optional<SessionLog> session = plan.session(day, week).filter(SessionLog::finished);
-        return session.isPresent() ? done(lift, prescriptions, session.get()) : planned(plan, lift, prescriptions);
-    }
-
-    private static Optional<Exposure> planned(LifterPlan plan, Lift lift, List<Prescription> prescriptions) {
-        List<ResolvedLoad> loads = plan.resolver().resolve(prescriptions);
-        Mass heaviest = Mass.ZERO;
-        int reps = 0;
-        for (int i = 0; i < prescriptions.size(); i++) {
-            Prescription p = prescriptions.get(i);
-            if (p.lift().equals(lift) && loads.get(i).load().isPresent()) {
-                heaviest = Mass.max(heaviest, loads.get(i).load().get());
-                reps += p.dose().sets() * p.dose().reps();
-            }
-        }
-        return reps == 0
-                ? Optional.empty()
-                : Optional.of(new Exposure(heaviest, reps, false, Strip.Judgement.AS_PLANNED));
-    }
-
-    private static Optional<Exposure> done(Lift lift, List<Prescription> prescriptions, SessionLog session) {
-        List<DoneSet> work = session.sets().stream()
-                .filter(d -> d.set().lift().equals(lift) && !d.task().warmUp())
-                .toList();
-        Optional<Mass> heaviest = work.stream().map(d -> d.set().load()).max(Mass::compareTo);
-        int reps = work.stream().map(DoneSet::set).mapToInt(LiftedSet::reps).sum();
-        return heaviest.map(mass -> new Exposure(mass, reps, true, judgement(prescriptions, work)));
-    }
-
-    /** Harder than asked by a whole point or missed: over; easier by a whole point: under. */
-    private static Strip.Judgement judgement(List<Prescription> prescriptions, List<DoneSet> work) {
-        boolean under = false;
-        for (DoneSet done : work) {
-            if (!done.set().made()) {
-                return Strip.Judgement.OVER;
-            }
-            for (Prescription p : prescriptions) {
-                if (p.letter().equals(done.task().letter())
-                        && p.dose().basis() instanceof LoadBasis.AtRpe at
-                        && done.set().effort() instanceof Effort.Rated rated) {
-                    int halves = at.rpe().halvesLeft() - rated.rpe().halvesLeft();
-                    if (halves >= 2) {
-                        return Strip.Judgement.OVER;
-                    }
-                    under |= halves <= -2;
-                }
-            }
-        }
-        return under ? Strip.Judgement.UNDER : Strip.Judgement.AS_PLANNED;
+        return plan.session(day, week)
+                .filter(SessionLog::finished)
+                .map(session -> Exposure.done(plan.resolver(), prescriptions, session.sets(), lift))
+                .orElseGet(() -> Exposure.planned(plan.resolver(), prescriptions, lift));
     }
 }

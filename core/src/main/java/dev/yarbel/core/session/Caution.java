@@ -1,0 +1,32 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.LoadBasis;
+
+/** What a set needs before it is begun, beyond the load. */
+public final class Caution {
+
+    private static final int HALVES_LEFT_NEAR_THE_LIMIT = 4;
+    private static final Percent NEAR_THE_LIMIT = Percent.of(85);
+
+    private Caution() {}
+
+    /**
+     * Whether a work set is near the limit in a lift that can pin the lifter, so that spotters or set safeties belong
+     * there: asked at RPE 8 or harder, or at 85 % of the estimate and up (common practice, no source).
+     */
+    public static boolean needsSpotters(Prescription prescription, ResolvedLoad load, LiftNumbers numbers) {
+        if (!prescription.lift().pinsTheLifter()) {
+            return false;
+        }
+        if (prescription.dose().basis() instanceof LoadBasis.AtRpe at
+                && at.rpe().halvesLeft() <= HALVES_LEFT_NEAR_THE_LIMIT) {
+            return true;
+        }
+        return numbers.estimate()
+                .or(numbers::workingMax)
+                .flatMap(max -> load.load().map(mass -> mass.percentOf(max)))
+                .filter(share -> share.compareTo(NEAR_THE_LIMIT) >= 0)
+                .isPresent();
+    }
+}

@@ -1,0 +1,94 @@
+package dev.yarbel.core.tally;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.Resolver;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a lift is exposed to on one day.
+ *
+ * @param heaviest the heaviest work load
+ * @param hardReps the repetitions of the hard sets, see {@link HardSets}
+ * @param done lifted, not only planned
+ * @param judgement how what was lifted compares with what was asked; as planned where nothing was lifted yet
+ */
+public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judgement) {
+
+    /** How what was lifted compares with the plan. */
+    public enum Judgement {
+        /** A set was missed, or rated a whole point or more above what was asked. */
+        OVER,
+        AS_PLANNED,
+        /** A set rated a whole point or more below what was asked, and none above. */
+        UNDER
+    }
+
+    private static final int WHOLE_POINT = 2;
+
+    /** What a day's doses will expose a lift to; empty when none of its loads can be said. */
+    public static Optional<Exposure> planned(Resolver resolver, List<Prescription> day, Lift lift) {
+        List<ResolvedLoad> loads = resolver.resolve(day);
+        Mass heaviest = Mass.ZERO;
+        int hardReps = 0;
+        for (int i = 0; i < day.size(); i++) {
+            Prescription prescription = day.get(i);
+            Optional<Mass> load = loads.get(i).load();
+            if (prescription.lift().equals(lift) && load.isPresent()) {
+                heaviest = Mass.max(heaviest, load.get());
+                if (HardSets.isHard(prescription.dose(), load.get(), resolver.numbers(lift))) {
+                    hardReps += prescription.dose().sets() * prescription.dose().reps();
+                }
+            }
+        }
+        return heaviest.isZero()
+                ? Optional.empty()
+                : Optional.of(new Exposure(heaviest, hardReps, false, Judgement.AS_PLANNED));
+    }
+
+    /** What the day's work sets exposed a lift to; empty when none was of this lift. */
+    public static Optional<Exposure> done(Resolver resolver, List<Prescription> day, List<DoneSet> done, Lift lift) {
+        List<DoneSet> work = done.stream()
+                .filter(d -> d.set().lift().equals(lift) && !d.task().warmUp())
+                .toList();
+        int hardReps = work.stream()
+                .map(DoneSet::set)
+                .filter(set -> HardSets.isHard(set, resolver.numbers(lift)))
+                .mapToInt(set -> set.reps())
+                .sum();
+        return work.stream()
+                .map(d -> d.set().load())
+                .max(Mass::compareTo)
+                .map(heaviest -> new Exposure(heaviest, hardReps, true, judgement(day, work)));
+    }
+
+    private static Judgement judgement(List<Prescription> day, List<DoneSet> work) {
+        boolean under = false;
+        for (DoneSet done : work) {
+            int halves = halvesOverTheTarget(day, done);
+            if (!done.set().made() || halves >= WHOLE_POINT) {
+                return Judgement.OVER;
+            }
+            under |= halves <= -WHOLE_POINT;
+        }
+        return under ? Judgement.UNDER : Judgement.AS_PLANNED;
+    }
+
+    /** How much harder than asked a set rated, in halves; zero where no rating was asked for or given. */
+    private static int halvesOverTheTarget(List<Prescription> day, DoneSet done) {
+        for (Prescription prescription : day) {
+            if (prescription.letter().equals(done.task().letter())
+                    && prescription.dose().basis() instanceof LoadBasis.AtRpe at
+                    && done.set().effort() instanceof Effort.Rated rated) {
+                return at.rpe().halvesLeft() - rated.rpe().halvesLeft();
+            }
+        }
+        return 0;
+    }
+}

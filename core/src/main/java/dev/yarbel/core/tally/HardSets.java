@@ -1,0 +1,53 @@
+package dev.yarbel.core.tally;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.LiftNumbers;
+import java.util.Optional;
+
+/**
+ * Which work sets are hard: those with four repetitions left or fewer (RPE 6 and up), and those at 80 % of the max or
+ * more. The words are ours, a default; common practice draws the line near there, no source.
+ */
+public final class HardSets {
+
+    private static final Rpe FOUR_LEFT = Rpe.of(6);
+    private static final Percent HEAVY = Percent.of(80);
+
+    private HardSets() {}
+
+    /** Whether a set was hard: by its rating, because it was missed, or by its load. */
+    public static boolean isHard(LiftedSet set, LiftNumbers numbers) {
+        boolean byEffort = set.effort() instanceof Effort.Rated rated
+                ? rated.rpe().compareTo(FOUR_LEFT) >= 0
+                : set.effort() instanceof Effort.Missed;
+        return byEffort || isHeavy(set.load(), numbers);
+    }
+
+    /**
+     * Whether a dose's sets will be hard: by the rating it asks for, by its load, or because the rep curve leaves four
+     * repetitions or fewer at that load.
+     */
+    public static boolean isHard(Dose dose, Mass load, LiftNumbers numbers) {
+        if (dose.basis() instanceof LoadBasis.AtRpe at) {
+            return at.rpe().compareTo(FOUR_LEFT) >= 0 || isHeavy(load, numbers);
+        }
+        return isHeavy(load, numbers)
+                || max(numbers)
+                        .filter(max -> !load.isLessThan(numbers.curve().load(max, dose.reps(), FOUR_LEFT)))
+                        .isPresent();
+    }
+
+    private static boolean isHeavy(Mass load, LiftNumbers numbers) {
+        return max(numbers).filter(max -> !load.isLessThan(max.times(HEAVY))).isPresent();
+    }
+
+    private static Optional<Mass> max(LiftNumbers numbers) {
+        return numbers.estimate().or(numbers::workingMax);
+    }
+}
