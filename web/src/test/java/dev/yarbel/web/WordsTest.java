@@ -1,16 +1,34 @@
 package dev.yarbel.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.tally.Exposure;
+import dev.yarbel.web.book.ChangeKind;
+import dev.yarbel.web.page.Theme;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.Reader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.text.MessageFormat;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Properties;
+import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.attoparser.config.ParseConfiguration;
+import org.attoparser.simple.AbstractSimpleMarkupHandler;
+import org.attoparser.simple.SimpleMarkupParser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -29,6 +47,11 @@ class WordsTest {
                         Arrays.stream(Fit.Limit.values())
                                 .filter(limit -> limit != Fit.Limit.NONE)
                                 .flatMap(limit -> Stream.of("load.limit." + limit, "floor.limit." + limit)),
+                        of("change.", ChangeKind.values()),
+                        of("change.subject.", ChangeKind.values()),
+                        of("strip.mark.done.", Exposure.Judgement.values()),
+                        of("lifters.ways.", Rounding.values()),
+                        Arrays.stream(Theme.values()).map(theme -> "theme." + theme.code()),
                         Stream.of("easy", "6", "6.5", "7", "7.5", "8", "8.5", "9", "9.5", "10", "missed")
                                 .map(code -> "left." + code))
                 .flatMap(stream -> stream);
@@ -56,5 +79,88 @@ class WordsTest {
     void noWordsAreEmpty() throws IOException {
         assertThat(words().values())
                 .allSatisfy(text -> assertThat((String) text).isNotBlank());
+    }
+
+    // ---- templates hold no words of their own
+
+    private static final Path TEMPLATES = Path.of("src/main/resources/templates");
+    private static final Pattern KEY = Pattern.compile("#\\{([a-z][\\w.-]*)[}(]");
+    private static final Pattern EXPRESSION = Pattern.compile("[$#@~]\\{[^}]*\\}*");
+    private static final Pattern LETTERS = Pattern.compile("\\p{L}{2,}");
+
+    static Stream<Path> templates() throws IOException {
+        try (Stream<Path> files = Files.walk(TEMPLATES)) {
+            return files.filter(file -> file.toString().endsWith(".html")).toList().stream();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("templates")
+    void aTemplateHasNoWordsOfItsOwn(Path template) throws Exception {
+        List<String> found = new ArrayList<>();
+        try (Reader in = Files.newBufferedReader(template)) {
+            new SimpleMarkupParser(ParseConfiguration.htmlConfiguration()).parse(in, new WordFinder(found));
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("templates")
+    void everyKeyThatATemplateAsksForHasItsWords(Path template) throws IOException {
+        List<String> keys = KEY.matcher(Files.readString(template))
+                .results()
+                .map(match -> match.group(1))
+                .toList();
+        assertThat(words().stringPropertyNames()).containsAll(keys);
+    }
+
+    @Test
+    void everyMessageIsAPatternThatCanBeRead() throws IOException {
+        words().forEach((key, text) -> assertThatCode(() -> new MessageFormat((String) text, Locale.ENGLISH))
+                .as((String) key)
+                .doesNotThrowAnyException());
+    }
+
+    /** Finds text and literals that a reader would see and that no bundle holds. */
+    private static final class WordFinder extends AbstractSimpleMarkupHandler {
+
+        private static final Set<String> READ_OUT =
+                Set.of("title", "alt", "placeholder", "aria-label", "th:text", "th:title", "th:aria-label");
+        /** Names of keys on the keyboard, and the page's own codes. */
+        private static final Set<String> NO_WORDS = Set.of("Enter", "Esc");
+
+        private final List<String> found;
+
+        WordFinder(List<String> found) {
+            this.found = found;
+        }
+
+        @Override
+        public void handleText(char[] buffer, int offset, int length, int line, int column) {
+            look(new String(buffer, offset, length).strip(), line);
+        }
+
+        @Override
+        public void handleOpenElement(String element, Map<String, String> attributes, int line, int column) {
+            handleStandaloneElement(element, attributes, false, line, column);
+        }
+
+        @Override
+        public void handleStandaloneElement(
+                String element, Map<String, String> attributes, boolean minimized, int line, int column) {
+            if (attributes != null) {
+                attributes.forEach((name, value) -> {
+                    if (READ_OUT.contains(name) && value != null) {
+                        look(EXPRESSION.matcher(value).replaceAll(""), line);
+                    }
+                });
+            }
+        }
+
+        private void look(String text, int line) {
+            if (!NO_WORDS.contains(text) && LETTERS.matcher(text).find()) {
+                found.add(line + ": " + text);
+            }
+        }
     }
 }

@@ -135,7 +135,7 @@ public class Book {
         }
         entity.workingMax(after);
         MassUnit unit = lifter.unit();
-        ledger.write(coach, lifter, kind, lift.key(), why, expected.format(unit, 2), after.format(unit, 2));
+        ledger.write(coach, lifter, kind, List.of(lift.key()), why, expected.format(unit, 2), after.format(unit, 2));
         return true;
     }
 
@@ -187,7 +187,7 @@ public class Book {
                     person,
                     lifter,
                     ChangeKind.SET_CORRECTED,
-                    done.set().lift().key() + " " + done.task(),
+                    List.of(done.set().lift().key(), done.task().toString()),
                     Optional.empty(),
                     words(before, lifter.unit()),
                     words(done, lifter.unit()));

@@ -2,6 +2,7 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.StripSource;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.util.ArrayList;
@@ -23,12 +24,14 @@ class BookController {
     private final Book book;
     private final Ledger ledger;
     private final StripSource strips;
+    private final Words words;
 
-    BookController(Roster roster, Book book, Ledger ledger, StripSource strips) {
+    BookController(Roster roster, Book book, Ledger ledger, StripSource strips, Words words) {
         this.roster = roster;
         this.book = book;
         this.ledger = ledger;
         this.strips = strips;
+        this.words = words;
     }
 
     @GetMapping("/lifters/{id}/book")
@@ -40,7 +43,11 @@ class BookController {
         model.addAttribute("lifter", lifter);
         model.addAttribute("lifts", standing.lifts().stream().map(LiftView::of).toList());
         model.addAttribute("sessions", latestFirst.stream().limit(SESSIONS).toList());
-        model.addAttribute("changes", ledger.latest(lifter, ENTRIES));
+        model.addAttribute(
+                "changes",
+                ledger.latest(lifter, ENTRIES).stream()
+                        .map(change -> LedgerLine.of(change, words))
+                        .toList());
         model.addAttribute("zone", person.zone());
         model.addAttribute("strip", strips.strip(person, id).orElse(null));
         return "book/book";

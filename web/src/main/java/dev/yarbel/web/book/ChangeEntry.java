@@ -7,7 +7,10 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 @Entity
 class ChangeEntry {
@@ -25,7 +28,9 @@ class ChangeEntry {
     @Enumerated(EnumType.STRING)
     private ChangeKind kind;
 
-    private String subject;
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> subject;
+
     private String why;
     private String before;
     private String after;

@@ -29,13 +29,21 @@ public class Ledger {
             Person who,
             LifterCard lifter,
             ChangeKind kind,
-            String subject,
+            List<String> subject,
             Optional<String> why,
             String before,
             String after) {
         Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
         changes.save(
                 new ChangeEntry(lifter.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change));
+    }
+
+    /** Who changed something last, if it is on record. */
+    @Transactional(readOnly = true)
+    public Optional<Change> last(LifterCard lifter, ChangeKind kind, List<String> subject) {
+        return changes.findLast(lifter.clubId(), lifter.id(), kind, subject, Limit.of(1)).stream()
+                .map(ChangeEntry::change)
+                .findFirst();
     }
 
     /** The latest entries about a lifter, newest first. */

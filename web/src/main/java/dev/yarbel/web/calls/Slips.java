@@ -165,7 +165,8 @@ class Slips implements OpenCalls {
                 .flatMap(s -> s.workingMax())
                 .map(max -> max.format(plan.lifter().unit(), 2))
                 .orElse("");
-        ledger.write(coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift().key(), why, standing, standing);
+        ledger.write(
+                coach, plan.lifter(), ChangeKind.CALL_LEFT, List.of(slip.lift().key()), why, standing, standing);
         slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId());
         return Outcome.DONE;
     }

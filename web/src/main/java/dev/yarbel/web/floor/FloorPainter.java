@@ -17,7 +17,7 @@ import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.BarDrawing;
-import dev.yarbel.web.page.LoadWords;
+import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,9 +31,9 @@ class FloorPainter {
     private static final int STEP_WIDTH = 62;
     private static final int UPCOMING = 3;
 
-    private final LoadWords words;
+    private final Words words;
 
-    FloorPainter(LoadWords words) {
+    FloorPainter(Words words) {
         this.words = words;
     }
 

@@ -21,6 +21,10 @@ public final class Frame {
         this.calls = calls;
     }
 
+    public List<Theme> themes() {
+        return List.of(Theme.values());
+    }
+
     public Person person() {
         return person;
     }

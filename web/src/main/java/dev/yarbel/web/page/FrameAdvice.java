@@ -2,6 +2,7 @@ package dev.yarbel.web.page;
 
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
 /** Gives every page its frame. */
@@ -14,6 +15,11 @@ class FrameAdvice {
     FrameAdvice(LifterChooser chooser, OpenCalls calls) {
         this.chooser = chooser;
         this.calls = calls;
+    }
+
+    @ModelAttribute("theme")
+    Theme theme(@CookieValue(name = ThemeController.COOKIE, required = false) String theme) {
+        return Theme.of(theme);
     }
 
     @ModelAttribute("frame")

@@ -38,8 +38,13 @@ record CellView(
         }
     }
 
-    /** Somebody wrote another dose there meanwhile. */
-    record Overtaken(String now) implements Trouble {}
+    /**
+     * Somebody wrote another dose there meanwhile.
+     *
+     * @param who wrote it
+     * @param now what stands there; empty when the cell was emptied
+     */
+    record Overtaken(String who, String now) implements Trouble {}
 
     /** The day was lifted. */
     record Lifted() implements Trouble {}

@@ -9,10 +9,11 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
-import dev.yarbel.web.page.LoadWords;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,11 +28,13 @@ class Sheet {
 
     private static final int[] TINTS = {50, 60, 70, 80, 90};
 
+    private final DayRepository days;
     private final DoseCellRepository cells;
     private final Ledger ledger;
-    private final LoadWords words;
+    private final Words words;
 
-    Sheet(DoseCellRepository cells, Ledger ledger, LoadWords words) {
+    Sheet(DayRepository days, DoseCellRepository cells, Ledger ledger, Words words) {
+        this.days = days;
         this.cells = cells;
         this.ledger = ledger;
         this.words = words;
@@ -177,6 +180,8 @@ class Sheet {
     public Map<CellKey, CellView.Trouble> save(Person coach, LifterPlan plan, int day, Map<CellKey, Typed> typed) {
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
         List<Long> slotIds = plan.slotIds().get(day);
+        // whoever keeps doses of the same day at the same moment waits here, and then sees what was kept
+        days.lock(plan.lifter().clubId(), plan.dayIds().get(day));
         Map<CellKey, DoseCell> kept = new HashMap<>();
         cells.findByClubIdAndSlotIdIn(plan.lifter().clubId(), slotIds)
                 .forEach(cell -> kept.put(new CellKey(cell.slotId(), cell.week()), cell));
@@ -201,7 +206,7 @@ class Sheet {
             if (plan.isFinished(day, key.week())) {
                 troubles.put(key, new CellView.Lifted());
             } else if (!entry.was().equals(now)) {
-                troubles.put(key, new CellView.Overtaken(now));
+                troubles.put(key, overtaken(plan, day, slot, key, now));
             } else {
                 write(coach, plan, day, slot, key, cell, dose, now, wanted);
             }
@@ -226,16 +231,21 @@ class Sheet {
         } else {
             cells.save(new DoseCell(plan.lifter().clubId(), key.slotId(), key.week(), dose.get()));
         }
-        TrainingDay trainingDay = plan.block().days().get(day);
-        Slot changed = trainingDay.slots().get(slot);
         ledger.write(
-                coach,
-                plan.lifter(),
-                ChangeKind.DOSE,
-                trainingDay.name() + " " + changed.letter() + " " + words.lift(changed.lift()) + ", week "
-                        + (key.week() + 1),
-                Optional.empty(),
-                before,
-                after);
+                coach, plan.lifter(), ChangeKind.DOSE, subject(plan, day, slot, key), Optional.empty(), before, after);
+    }
+
+    /** A cell as the ledger names it: the lift, the day, the slot and the week. */
+    private static List<String> subject(LifterPlan plan, int day, int slot, CellKey key) {
+        TrainingDay trainingDay = plan.block().days().get(day);
+        Slot cell = trainingDay.slots().get(slot);
+        return List.of(cell.lift().key(), trainingDay.name(), cell.letter(), String.valueOf(key.week() + 1));
+    }
+
+    private CellView.Overtaken overtaken(LifterPlan plan, int day, int slot, CellKey key, String now) {
+        String who = ledger.last(plan.lifter(), ChangeKind.DOSE, subject(plan, day, slot, key))
+                .map(Change::who)
+                .orElse("");
+        return new CellView.Overtaken(who, now);
     }
 }

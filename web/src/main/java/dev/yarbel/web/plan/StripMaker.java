@@ -6,8 +6,8 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.web.book.SessionLog;
-import dev.yarbel.web.page.LoadWords;
 import dev.yarbel.web.page.Strip;
+import dev.yarbel.web.page.Words;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -25,9 +25,9 @@ class StripMaker {
     private static final int LANE = 30;
     private static final int MOST_HEIGHT = 26;
 
-    private final LoadWords words;
+    private final Words words;
 
-    StripMaker(LoadWords words) {
+    StripMaker(Words words) {
         this.words = words;
     }
 
@@ -88,14 +88,13 @@ class StripMaker {
         int width = Math.min(dayWidth(plan), 6 + e.hardReps() / 2);
         LocalDate date = plan.block().date(day, week);
         int x = x(plan, date) + (dayWidth(plan) - width) / 2;
-        String text = words.lift(lift) + " " + date + ", "
-                + words.load(e.heaviest(), plan.lifter().unit()) + ", " + words.percent(share) + ", " + e.hardReps()
-                + " hard reps, " + (e.done() ? "done" : "planned")
-                + switch (e.judgement()) {
-                    case OVER -> ", harder than asked";
-                    case UNDER -> ", easier than asked";
-                    case AS_PLANNED -> "";
-                };
+        String text = words.say(
+                e.done() ? "strip.mark.done." + e.judgement() : "strip.mark.planned",
+                words.lift(lift),
+                words.day(date),
+                words.load(e.heaviest(), plan.lifter().unit()),
+                words.percent(share),
+                e.hardReps());
         return new Strip.Mark(date, day, week, x, bottom - height, width, height, e.done(), e.judgement(), text);
     }
 

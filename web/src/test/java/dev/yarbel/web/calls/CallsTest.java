@@ -153,7 +153,7 @@ class CallsTest {
                         TestSettings.NOW,
                         club.coach.personName(),
                         ChangeKind.CALL_TAKEN,
-                        "squat",
+                        List.of("squat"),
                         Optional.of("moved well"),
                         "200 kg",
                         "205 kg"));

@@ -20,12 +20,17 @@ import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
@@ -133,10 +138,47 @@ class SheetTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Somebody wrote"),
+                                containsString(club.coach.personName() + " wrote 3x5 70% here meanwhile"),
                                 containsString("value=\"3x5 85%\""),
                                 containsString("3x5 70%"))));
         assertThat(dose(2, 2)).contains("3x5 70%");
+    }
+
+    @Test
+    void ofTwoWhoWriteTheSameCellAtTheSameMomentTheSecondIsToldAndNothingIsLost() throws Exception {
+        List<Callable<MvcResult>> coaches = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            String dose = "3x" + (i + 1) + " 80%";
+            coaches.add(() -> type(club.cell(2, 2), "3x5 77.5%", dose).andReturn());
+        }
+        var pool = Executors.newFixedThreadPool(6);
+        List<MvcResult> results = new ArrayList<>();
+        try {
+            for (Future<MvcResult> result : pool.invokeAll(coaches)) {
+                results.add(result.get());
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+        assertThat(results).extracting(r -> r.getResponse().getStatus()).containsOnlyOnce(302);
+        for (MvcResult result : results) {
+            if (result.getResponse().getStatus() != 302) {
+                assertThat(result.getResponse().getStatus()).isEqualTo(422);
+                assertThat(result.getResponse().getContentAsString())
+                        .contains(
+                                club.coach.personName() + " wrote " + dose(2, 2).orElseThrow())
+                        .contains("value=\"" + result.getRequest().getParameter("dose." + club.cell(2, 2)) + "\"");
+            }
+        }
+    }
+
+    @Test
+    void whatWasEmptiedMeanwhileIsSaidToo() throws Exception {
+        type(club.cell(2, 2), "3x5 77.5%", "");
+        type(club.cell(2, 2), "3x5 77.5%", "3x5 85%")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(containsString("emptied this cell"), containsString("value=\"3x5 85%\""))));
     }
 
     @Test

@@ -5,19 +5,27 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.TemporalAccessor;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 
-/** How loads, lifts and shares read on a page, {@code @words} in templates. A load is always figure and unit. */
+/**
+ * How loads, lifts, shares and days read on a page, {@code @words} in templates. A load is always figure and unit; all
+ * else comes from the message bundle of the reader's language.
+ */
 @Component("words")
-public class LoadWords {
+public class Words {
 
     private final MessageSource messages;
 
-    LoadWords(MessageSource messages) {
+    Words(MessageSource messages) {
         this.messages = messages;
     }
 
@@ -47,8 +55,14 @@ public class LoadWords {
         return percent.format(1) + "\u00a0%";
     }
 
+    /** A share without decimals: {@code 73 %}. */
+    public String wholePercent(Percent percent) {
+        return percent.format(0) + "\u00a0%";
+    }
+
+    /** A lift by its name; one without a name in the bundle by its key. */
     public String lift(Lift lift) {
-        return messages.getMessage("lift." + lift.key(), null, lift.key(), Locale.ENGLISH);
+        return messages.getMessage("lift." + lift.key(), null, lift.key(), LocaleContextHolder.getLocale());
     }
 
     /** Plates as they are picked up: {@code 20 + 2.5}; with the unit only where it is not the lifter's. */
@@ -56,5 +70,35 @@ public class LoadWords {
         return plates.stream()
                 .map(plate -> plate.castIn() == unit ? plate.label() : plate.toString())
                 .collect(Collectors.joining(" + "));
+    }
+
+    /** A day in a narrow column: {@code 10 Mar}. */
+    public String shortDay(LocalDate date) {
+        return format(date, "date.short");
+    }
+
+    /** A day within a sentence: {@code 10 March}. */
+    public String day(LocalDate date) {
+        return format(date, "date.day");
+    }
+
+    /** A day one plans by: {@code Tuesday 10 March}. */
+    public String weekday(LocalDate date) {
+        return format(date, "date.weekday");
+    }
+
+    /** A moment as a clock in that zone showed it: {@code 10 Mar 18:02}. */
+    public String moment(Instant at, ZoneId zone) {
+        return format(at.atZone(zone), "date.moment");
+    }
+
+    /** Any other words, by their code. */
+    public String say(String code, Object... parts) {
+        return messages.getMessage(code, parts, LocaleContextHolder.getLocale());
+    }
+
+    private String format(TemporalAccessor moment, String pattern) {
+        return DateTimeFormatter.ofPattern(say(pattern), LocaleContextHolder.getLocale())
+                .format(moment);
     }
 }

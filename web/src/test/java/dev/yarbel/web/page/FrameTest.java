@@ -1,0 +1,85 @@
+package dev.yarbel.web.page;
+
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.cookie;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.YarbelTest;
+import jakarta.servlet.http.Cookie;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+@YarbelTest
+class FrameTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Test
+    void thePageFollowsTheSystemUntilAThemeIsChosenAndThenThisBrowserRemembers() throws Exception {
+        var club = clubs.club();
+        mvc.perform(get("/lifters").with(club.asCoach()))
+                .andExpect(content().string(containsString("data-theme=\"system\"")));
+        mvc.perform(post("/theme").param("theme", "iron").with(csrf()).with(club.asCoach()))
+                .andExpect(cookie().value("yarbel-theme", "iron"))
+                .andExpect(cookie().httpOnly("yarbel-theme", true));
+        mvc.perform(get("/lifters").cookie(new Cookie("yarbel-theme", "iron")).with(club.asCoach()))
+                .andExpect(content().string(containsString("data-theme=\"iron\"")));
+        mvc.perform(get("/lifters").cookie(new Cookie("yarbel-theme", "\"><b>")).with(club.asCoach()))
+                .andExpect(
+                        content().string(allOf(containsString("data-theme=\"system\""), not(containsString("<b>\"")))));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "http://localhost/lifters/1/plan?day=2, /lifters/1/plan?day=2",
+        "https://elsewhere.example/lifters, /lifters",
+        "https://elsewhere.example//evil.example, /",
+        "javascript:alert(1), /",
+        "not an address, /"
+    })
+    void theSwitchLeadsBackToThePageAndNeverToAnotherServer(String from, String to) throws Exception {
+        mvc.perform(post("/theme")
+                        .param("theme", "chalk")
+                        .header("Referer", from)
+                        .with(csrf())
+                        .with(clubs.club().asCoach()))
+                .andExpect(redirectedUrl(to));
+    }
+
+    @Test
+    void anotherLanguageIsAFileAndWhatItLeavesOutReadsInEnglish() throws Exception {
+        // src/test/resources/messages_cy.properties has the lifters' room and no more
+        mvc.perform(get("/lifters").with(clubs.club().asCoach()).locale(Locale.forLanguageTag("cy")))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("<html lang=\"cy\""),
+                                containsString("<h1>Codwyr</h1>"),
+                                containsString(">Calls<"))));
+    }
+
+    @Test
+    void aReaderWhoseLanguageHasNoFileReadsEnglishThroughout() throws Exception {
+        var club = clubs.club();
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()).locale(Locale.GERMAN))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("<html lang=\"en\""),
+                                containsString(">10 Mar<"),
+                                not(containsString("10 März")))));
+    }
+}
