@@ -7,6 +7,7 @@ import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -58,6 +59,8 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers("/sign-in", "/error")
                         .permitAll()
                         .requestMatchers("/calls/**", "/lifters", "/lifters/*/plan/**")
+                        .hasRole("COACH")
+                        .requestMatchers(HttpMethod.POST, "/lifters/*/book/**")
                         .hasRole("COACH")
                         .anyRequest()
                         .authenticated())

@@ -1,5 +1,7 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxEstimator;
 import dev.yarbel.core.estimate.SmoothedMaxEstimator;
 import dev.yarbel.core.estimate.StartingMax;
@@ -68,14 +70,10 @@ public class Book {
      */
     @Transactional(readOnly = true)
     public Standing standing(LifterCard lifter, LocalDate since) {
-        LocalDate counting =
-                LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
+        LocalDate counting = counting();
         LocalDate from = since.isBefore(counting) ? since : counting;
         List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), from));
-        List<LiftedSession> finished = log.stream()
-                .filter(session -> session.finished() && !session.date().isBefore(counting))
-                .map(SessionLog::lifted)
-                .toList();
+        List<LiftedSession> finished = finished(log);
         List<LiftStanding> lifts = numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
                 .map(n -> new LiftStanding(
                         n.lift(),
@@ -85,6 +83,29 @@ public class Book {
                         estimator.estimate(n.lift(), n.curve(), n.start(), finished)))
                 .toList();
         return new Standing(lifts, log);
+    }
+
+    /** What the estimates would be by another curve, as things stand. */
+    Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, Standing standing) {
+        List<LiftedSession> finished = finished(standing.log());
+        Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
+        standing.lifts()
+                .forEach(lift ->
+                        estimates.put(lift.lift(), estimator.estimate(lift.lift(), curve, lift.start(), finished)));
+        return estimates;
+    }
+
+    /** The sessions that say something about a max today. */
+    private List<LiftedSession> finished(List<SessionLog> log) {
+        LocalDate counting = counting();
+        return log.stream()
+                .filter(session -> session.finished() && !session.date().isBefore(counting))
+                .map(SessionLog::lifted)
+                .toList();
+    }
+
+    private LocalDate counting() {
+        return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
     }
 
     private static List<SessionLog> log(List<Object[]> rows) {
@@ -112,6 +133,24 @@ public class Book {
         entity.start(start);
         entity.workingMax(workingMax);
         numbers.save(entity);
+    }
+
+    /** Has all lifts of a lifter hang on a curve, and writes into the ledger for which of them that is another one. */
+    public void useCurve(Person coach, LifterCard lifter, RepCurve curve) {
+        for (LiftNumbersEntity lift : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
+            String before = lift.curve().key();
+            if (!before.equals(curve.key())) {
+                lift.curve(curve);
+                ledger.write(
+                        coach,
+                        lifter,
+                        ChangeKind.CURVE,
+                        List.of(lift.lift().key()),
+                        Optional.empty(),
+                        before,
+                        curve.key());
+            }
+        }
     }
 
     /**

@@ -10,6 +10,8 @@ public enum ChangeKind {
     CALL_CHANGED,
     /** A slip was left: nothing changes. */
     CALL_LEFT,
+    /** A lift's loads and estimates hang on another rep curve. */
+    CURVE,
     /** A logged set was corrected. */
     SET_CORRECTED
 }

@@ -10,7 +10,6 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -28,7 +27,7 @@ class LiftNumbersEntity {
     private Mass workingMax;
     private Mass startingMax;
     private LocalDate startingOn;
-    private BigDecimal repCurve;
+    private String repCurve;
 
     @Version
     private int version;
@@ -54,7 +53,11 @@ class LiftNumbersEntity {
     }
 
     RepCurve curve() {
-        return repCurve == null ? RepCurve.DEFAULT : new RepCurve(repCurve);
+        return repCurve == null ? RepCurve.DEFAULT : RepCurve.parse(repCurve);
+    }
+
+    void curve(RepCurve curve) {
+        repCurve = curve.key();
     }
 
     void workingMax(Mass max) {
