@@ -62,7 +62,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         }
     }
 
-    private static final List<Integer> REPS = List.of(1, 2, 3, 4, 5, 6, 8, 10, 12);
+    private static final List<Integer> REPS = List.of(1, 2, 3, 4, 5, 6, 7, 8, 10, 12);
     private static final int MOST_REPS = 12;
     private static final int LEFT = 40;
     private static final int STEP = 36;
