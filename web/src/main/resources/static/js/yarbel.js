@@ -146,8 +146,8 @@
   document.addEventListener("htmx:sendError", function () {
     say(document.body.dataset.lineDown);
   });
-  document.addEventListener("htmx:responseError", function () {
-    say(document.body.dataset.lineRefused);
+  document.addEventListener("htmx:responseError", function (event) {
+    say(event.detail.xhr.status === 503 ? document.body.dataset.lineDown : document.body.dataset.lineRefused);
   });
   function say(words) {
     var note = document.getElementById("page-note");

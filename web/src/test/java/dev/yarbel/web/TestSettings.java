@@ -6,9 +6,13 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.boot.test.context.TestComponent;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
 
 /** A fixed moment, and a database that starts empty. */
 @TestConfiguration
@@ -32,5 +36,16 @@ public class TestSettings {
             flyway.clean();
             flyway.migrate();
         };
+    }
+
+    /** A page that always fails. */
+    @TestComponent
+    @RestController
+    static class Breaks {
+
+        @GetMapping("/js/breaks")
+        String fail(@RequestParam(defaultValue = "1") int n) {
+            throw new IllegalStateException("made to fail, " + n);
+        }
     }
 }

@@ -52,6 +52,7 @@ class WordsTest {
                         of("strip.mark.done.", Exposure.Judgement.values()),
                         of("lifters.ways.", Rounding.values()),
                         Arrays.stream(Theme.values()).map(theme -> "theme." + theme.code()),
+                        Stream.of("TAKEN", "CHANGED", "LEFT").map(code -> "calls.answered." + code),
                         Stream.of("easy", "6", "6.5", "7", "7.5", "8", "8.5", "9", "9.5", "10", "missed")
                                 .map(code -> "left." + code))
                 .flatMap(stream -> stream);

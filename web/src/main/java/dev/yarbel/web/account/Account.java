@@ -48,6 +48,10 @@ class Account {
         return clubId;
     }
 
+    String name() {
+        return name;
+    }
+
     Member member(Club club) {
         return new Member(id, clubId, club.zone(), username, name, passwordHash, role == Role.COACH, lifterId);
     }

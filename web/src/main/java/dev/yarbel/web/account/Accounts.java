@@ -44,6 +44,12 @@ public class Accounts implements UserDetailsService {
                 .orElseThrow(() -> new UsernameNotFoundException("nobody signs in as " + username));
     }
 
+    /** What a member of a club is called. */
+    @Transactional(readOnly = true)
+    public String name(long clubId, long accountId) {
+        return accounts.findByClubIdAndId(clubId, accountId).orElseThrow().name();
+    }
+
     /** Whether any club has been set up. */
     @Transactional(readOnly = true)
     public boolean anyClub() {

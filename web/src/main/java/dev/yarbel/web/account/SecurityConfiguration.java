@@ -1,5 +1,6 @@
 package dev.yarbel.web.account;
 
+import dev.yarbel.web.page.StaticFiles;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -43,7 +44,7 @@ class SecurityConfiguration {
     @Bean
     @Order(1)
     SecurityFilterChain files(HttpSecurity http) throws Exception {
-        return http.securityMatcher("/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg")
+        return http.securityMatcher(StaticFiles.PATHS)
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())

@@ -1,6 +1,7 @@
 package dev.yarbel.web.calls;
 
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.plan.Plans;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -24,10 +25,12 @@ class CallsController {
 
     private final Slips slips;
     private final Plans plans;
+    private final Words words;
 
-    CallsController(Slips slips, Plans plans) {
+    CallsController(Slips slips, Plans plans, Words words) {
         this.slips = slips;
         this.plans = plans;
+        this.words = words;
     }
 
     /** What a coach typed beside the answers. */
@@ -54,7 +57,12 @@ class CallsController {
     }
 
     @GetMapping("/{id}")
-    String slip(@AuthenticationPrincipal Person coach, @PathVariable long id, Model model) {
+    String slip(@AuthenticationPrincipal Person coach, @PathVariable long id, RedirectAttributes flash, Model model) {
+        Optional<SlipAnswer> answered = slips.answer(coach, id);
+        if (answered.isPresent()) {
+            flash.addFlashAttribute("notice", said(coach, answered.get()));
+            return "redirect:/calls";
+        }
         return page(coach, Optional.of(id), slips.queue(coach), Typed.NOTHING, model);
     }
 
@@ -110,7 +118,7 @@ class CallsController {
         switch (outcome) {
             case CHANGED_MEANWHILE -> {
                 response.setStatus(HttpStatus.CONFLICT.value());
-                model.addAttribute("notice", "calls.changed-meanwhile");
+                model.addAttribute("notice", words.say("calls.changed-meanwhile"));
                 return page(coach, Optional.of(id), slips.queue(coach), typed, model);
             }
             case NOT_A_LOAD -> {
@@ -122,10 +130,16 @@ class CallsController {
                         new Typed(typed.reason(), typed.own(), "own"),
                         model);
             }
-            case ANSWERED_ALREADY -> flash.addFlashAttribute("notice", "calls.answered-already");
-            case DONE -> flash.addFlashAttribute("notice", "calls.done." + answer);
+            case ANSWERED_ALREADY ->
+                flash.addFlashAttribute(
+                        "notice", said(coach, slips.answer(coach, id).orElseThrow()));
+            case DONE -> flash.addFlashAttribute("notice", words.say("calls.done." + answer));
         }
         return "redirect:/calls";
+    }
+
+    private String said(Person coach, SlipAnswer answer) {
+        return words.say("calls.answered." + answer.how(), answer.who(), words.moment(answer.at(), coach.zone()));
     }
 
     private String page(Person coach, Optional<Long> id, List<SlipLine> queue, Typed typed, Model model) {

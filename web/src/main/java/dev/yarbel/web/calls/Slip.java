@@ -9,6 +9,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Optional;
 
 @Entity
 class Slip {
@@ -70,6 +71,13 @@ class Slip {
 
     boolean isOpen() {
         return status == Status.OPEN;
+    }
+
+    /** How, when and by which account it was answered. */
+    record Answer(Status status, Instant at, long by) {}
+
+    Optional<Answer> answer() {
+        return isOpen() ? Optional.empty() : Optional.of(new Answer(status, answeredAt, answeredBy));
     }
 
     void answer(Status answer, Instant at, long by) {

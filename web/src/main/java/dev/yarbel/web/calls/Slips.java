@@ -2,6 +2,7 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
@@ -32,14 +33,16 @@ class Slips implements OpenCalls {
     private static final Mass HEAVIEST = Mass.ofKg(1000);
 
     private final SlipRepository slips;
+    private final Accounts accounts;
     private final Roster roster;
     private final Plans plans;
     private final Book book;
     private final Ledger ledger;
     private final Clock clock;
 
-    Slips(SlipRepository slips, Roster roster, Plans plans, Book book, Ledger ledger, Clock clock) {
+    Slips(SlipRepository slips, Accounts accounts, Roster roster, Plans plans, Book book, Ledger ledger, Clock clock) {
         this.slips = slips;
+        this.accounts = accounts;
         this.roster = roster;
         this.plans = plans;
         this.book = book;
@@ -88,6 +91,18 @@ class Slips implements OpenCalls {
                         .figure()
                         .negate()))
                 .toList();
+    }
+
+    /** Who answered a slip, how and when; empty while it is open. */
+    @Transactional(readOnly = true)
+    public Optional<SlipAnswer> answer(Person coach, long id) {
+        Slip slip = slips.findByClubIdAndId(coach.clubId(), id).orElseThrow(NotFoundException::new);
+        roster.lifter(coach, slip.lifterId());
+        return slip.answer()
+                .map(answer -> new SlipAnswer(
+                        accounts.name(coach.clubId(), answer.by()),
+                        answer.status().name(),
+                        answer.at()));
     }
 
     /** A slip as things stand now. */

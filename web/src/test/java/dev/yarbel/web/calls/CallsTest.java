@@ -28,15 +28,20 @@ import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.SessionFinished;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.ResultActions;
 
 @YarbelTest
@@ -146,7 +151,7 @@ class CallsTest {
         long id = openSlip();
         answer(id, "take", shown(id), "reason", "moved well")
                 .andExpect(redirectedUrl("/calls"))
-                .andExpect(flash().attribute("notice", "calls.done.taken"));
+                .andExpect(flash().attribute("notice", containsString("Taken.")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
         assertThat(ledger.latest(club.lifter, 1))
                 .containsExactly(new Change(
@@ -192,7 +197,7 @@ class CallsTest {
     @Test
     void aSlipLeftChangesNothingAndIsOnRecord() throws Exception {
         lift(220, "10", Optional.empty());
-        answer(openSlip(), "leave", "").andExpect(flash().attribute("notice", "calls.done.left"));
+        answer(openSlip(), "leave", "").andExpect(flash().attribute("notice", containsString("Left as it was")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
         assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_LEFT);
         assertThat(slips.queue(club.coach)).isEmpty();
@@ -226,8 +231,37 @@ class CallsTest {
         long id = openSlip();
         String shown = shown(id);
         answer(id, "take", shown);
-        answer(id, "take", shown).andExpect(flash().attribute("notice", "calls.answered-already"));
+        answer(id, "take", shown)
+                .andExpect(flash().attribute("notice", containsString(club.coach.personName() + " took this slip")));
+        mvc.perform(get("/calls/" + id).with(club.asCoach()))
+                .andExpect(redirectedUrl("/calls"))
+                .andExpect(flash().attribute("notice", containsString("10 Mar 18:00")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
+    }
+
+    @Test
+    void ofTwoWhoAnswerAtTheSameMomentOneDecides() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        String shown = shown(id);
+        List<Callable<MvcResult>> coaches = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            coaches.add(() -> answer(id, "take", shown).andReturn());
+            coaches.add(() -> answer(id, "leave", shown).andReturn());
+        }
+        var pool = Executors.newFixedThreadPool(6);
+        List<String> notices = new ArrayList<>();
+        try {
+            for (Future<MvcResult> result : pool.invokeAll(coaches)) {
+                notices.add((String) result.get().getFlashMap().get("notice"));
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+        assertThat(notices)
+                .filteredOn(notice -> !notice.contains("Nothing was changed now"))
+                .hasSize(1);
+        assertThat(ledger.latest(club.lifter, 10)).hasSize(1);
     }
 
     @Test
@@ -263,7 +297,8 @@ class CallsTest {
         long id = openSlip();
         String shown = shown(id);
         answer(id, "leave", "");
-        answer(id, "change", shown, "own", "210").andExpect(flash().attribute("notice", "calls.answered-already"));
+        answer(id, "change", shown, "own", "210")
+                .andExpect(flash().attribute("notice", containsString("left this slip")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
     }
 }

@@ -1,0 +1,123 @@
+package dev.yarbel.web.page;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.LocaleResolver;
+import org.thymeleaf.context.WebContext;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+import org.thymeleaf.web.servlet.JakartaServletWebApplication;
+
+/**
+ * Answers 503 with a page of our own when the database is away. It stands outside every other filter, since sessions, too,
+ * are kept in the database.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class DatabaseAwayFilter extends OncePerRequestFilter {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
+    private static final String SECONDS_TO_WAIT = "10";
+
+    private final SpringTemplateEngine templates;
+    private final LocaleResolver locales;
+
+    DatabaseAwayFilter(SpringTemplateEngine templates, LocaleResolver locales) {
+        this.templates = templates;
+        this.locales = locales;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        try {
+            chain.doFilter(request, response);
+        } catch (ServletException | IOException | RuntimeException fault) {
+            if (!isDatabaseAway(fault) || response.isCommitted()) {
+                throw fault;
+            }
+            LOG.warn("the database is away: {}", root(fault).getMessage());
+            answer(request, response);
+        }
+    }
+
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
+    private void answer(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        response.reset();
+        response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
+        response.setHeader(HttpHeaders.RETRY_AFTER, SECONDS_TO_WAIT);
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+        if (request.getHeader("HX-Request") != null) {
+            return;
+        }
+        if (request.getMethod().equals("GET")) {
+            // whoever was only looking sees the page when the database is back
+            response.setHeader("Refresh", SECONDS_TO_WAIT);
+        }
+        response.setContentType(MediaType.TEXT_HTML_VALUE);
+        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        Locale locale = locales.resolveLocale(request);
+        var exchange = JakartaServletWebApplication.buildApplication(request.getServletContext())
+                .buildExchange(request, response);
+        templates.process(
+                "error/503", new WebContext(exchange, locale, Map.of("theme", theme(request))), response.getWriter());
+    }
+
+    private static Theme theme(HttpServletRequest request) {
+        return Optional.ofNullable(request.getCookies()).stream()
+                .flatMap(Arrays::stream)
+                .filter(cookie -> cookie.getName().equals(ThemeController.COOKIE))
+                .map(cookie -> Theme.of(cookie.getValue()))
+                .findFirst()
+                .orElse(Theme.SYSTEM);
+    }
+
+    private static boolean isDatabaseAway(Throwable fault) {
+        for (Throwable cause = fault; cause != null; cause = cause.getCause()) {
+            if (cause instanceof CannotCreateTransactionException
+                    || cause instanceof DataAccessResourceFailureException
+                    || cause instanceof SQLTransientConnectionException
+                    || cause instanceof SQLException sql && isConnectionLost(sql.getSQLState())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** SQL:2003 class 08, connection exceptions, and PostgreSQL's class 57P, the server shutting down or starting. */
+    private static boolean isConnectionLost(String state) {
+        return state != null && (state.startsWith("08") || state.startsWith("57P"));
+    }
+
+    private static Throwable root(Throwable fault) {
+        Throwable root = fault;
+        while (root.getCause() != null) {
+            root = root.getCause();
+        }
+        return root;
+    }
+}

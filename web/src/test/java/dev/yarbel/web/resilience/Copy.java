@@ -1,0 +1,130 @@
+package dev.yarbel.web.resilience;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** The application in a process of its own, so that it can be killed. */
+final class Copy implements AutoCloseable {
+
+    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private final Process process;
+    private final String address;
+
+    private Copy(Process process, String address) {
+        this.process = process;
+        this.address = address;
+    }
+
+    /** Starts a copy and waits until it serves. */
+    static Copy start(Path folder, String databaseUrl) throws IOException, InterruptedException {
+        Path ready = Files.createTempFile(folder, "ready", "");
+        Path log = Files.createTempFile(folder, "copy", ".log");
+        // this process's own classes without those of the tests: the application as it is shipped
+        String classPath = Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+                .filter(entry -> !entry.endsWith("test-classes"))
+                .collect(Collectors.joining(File.pathSeparator));
+        ProcessBuilder builder = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-Xmx384m",
+                        "-Dfile.encoding=UTF-8",
+                        "-cp",
+                        classPath,
+                        "dev.yarbel.web.YarbelApplication",
+                        "--server.port=0",
+                        "--yarbel.demo=true",
+                        "--yarbel.ready-file=" + ready)
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile());
+        builder.environment().put("YARBEL_DB_URL", databaseUrl);
+        Process process = builder.start();
+        long end = System.nanoTime() + Duration.ofMinutes(3).toNanos();
+        while (Files.size(ready) == 0) {
+            if (!process.isAlive() || System.nanoTime() > end) {
+                throw new IllegalStateException("the copy did not start:\n" + Files.readString(log));
+            }
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+        return new Copy(process, Files.readString(ready).strip());
+    }
+
+    /** As kill -9 does. */
+    void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+
+    /** One person's browser, which keeps its cookies; it can turn from one copy to another. */
+    static final class Visitor {
+
+        private final HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .followRedirects(HttpClient.Redirect.NORMAL)
+                .connectTimeout(Duration.ofSeconds(5))
+                .build();
+
+        HttpResponse<String> get(Copy copy, String path) throws IOException, InterruptedException {
+            return send(HttpRequest.newBuilder(URI.create(copy.address + path)).GET());
+        }
+
+        /** Sends a form as the page of this path holds it, with some fields filled in. */
+        HttpResponse<String> post(Copy copy, String formPage, String path, Map<String, String> fields)
+                throws IOException, InterruptedException {
+            Matcher token = CSRF.matcher(get(copy, formPage).body());
+            if (!token.find()) {
+                throw new IllegalStateException("no form on " + formPage);
+            }
+            return submit(copy, path, token.group(1), fields);
+        }
+
+        private HttpResponse<String> submit(Copy copy, String path, String csrf, Map<String, String> fields)
+                throws IOException, InterruptedException {
+            String body = fields.entrySet().stream()
+                    .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
+                    .collect(Collectors.joining("&"));
+            return send(HttpRequest.newBuilder(URI.create(copy.address + path))
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(HttpRequest.BodyPublishers.ofString(body + "&_csrf=" + csrf)));
+        }
+
+        private HttpResponse<String> send(HttpRequest.Builder request) throws IOException, InterruptedException {
+            return client.send(
+                    request.header("Accept", "text/html")
+                            .timeout(Duration.ofSeconds(30))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+        }
+
+        Visitor signIn(Copy copy, String username, String password) throws IOException, InterruptedException {
+            HttpResponse<String> landed =
+                    post(copy, "/sign-in", "/sign-in", Map.of("username", username, "password", password));
+            if (!List.of(200).contains(landed.statusCode())
+                    || landed.uri().getPath().equals("/sign-in")) {
+                throw new IllegalStateException("could not sign in: " + landed.uri());
+            }
+            return this;
+        }
+    }
+}
