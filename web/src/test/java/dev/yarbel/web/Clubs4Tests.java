@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Bar;
 import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Plate;
@@ -16,6 +17,9 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.kit.KitShelf;
@@ -25,12 +29,16 @@ import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.NewLifter;
 import dev.yarbel.web.roster.Roster;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.test.web.servlet.request.RequestPostProcessor;
@@ -90,6 +98,15 @@ public class Clubs4Tests {
             return user((UserDetails) accounts.person(username));
         }
 
+        /** What the coach signs in with. */
+        public String coachName() {
+            return ((UserDetails) coach).getUsername();
+        }
+
+        public String password() {
+            return coachName().replace("coach", "secret-");
+        }
+
         /** A page of the lifter's. */
         public String url(String rest) {
             return "/lifters/" + lifter.id() + rest;
@@ -140,6 +157,62 @@ public class Clubs4Tests {
                                         slot("B", "2x5 -20%", "2x5 -20%", "2x5 -20%"),
                                         slot("C", "3x5 75%", "3x5 75%", "3x5 77.5%"))))));
         return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter);
+    }
+
+    /**
+     * The same club grown by lifters with a block under way, each with sessions that part estimate and working max; the
+     * first of them, who is given back, has a year of lifted blocks and a block of as many weeks and days.
+     */
+    public LifterCard grow(TestClub club, int lifters, int weeks, int days) {
+        LifterCard first = lifter(club, "Other");
+        for (int past = 4; past >= 1; past--) {
+            lift(first, "Past " + past, TestSettings.TODAY.minusWeeks(13L * past + 2), 13, days);
+        }
+        lift(first, "Long", TestSettings.TODAY.minusWeeks(2), weeks, days);
+        for (int i = 1; i < lifters; i++) {
+            lift(lifter(club, "Other " + i), "Block", TestSettings.TODAY.minusWeeks(1), 4, 1);
+        }
+        return first;
+    }
+
+    private LifterCard lifter(TestClub club, String name) {
+        LifterCard lifter = roster.add(new NewLifter(
+                club.lifter.clubId(),
+                name,
+                club.coach.accountId(),
+                club.lifter.kitId(),
+                MassUnit.KG,
+                Rounding.NEAREST,
+                Percent.HUNDRED,
+                Optional.empty()));
+        book.start(
+                lifter, Lift.SQUAT, new StartingMax(Mass.ofKg(200), TestSettings.TODAY.minusDays(14)), Mass.ofKg(120));
+        return lifter;
+    }
+
+    private void lift(LifterCard lifter, String name, LocalDate start, int weeks, int days) {
+        List<TrainingDay> trainingDays = new ArrayList<>();
+        String[] doses = Collections.nCopies(weeks, "3x5 70%").toArray(String[]::new);
+        for (int day = 0; day < days; day++) {
+            trainingDays.add(
+                    new TrainingDay("Day " + day, day, List.of(slot("A", doses), slot("B", doses), slot("C", doses))));
+        }
+        plans.add(lifter, name, new Block(start, weeks, trainingDays));
+        LifterPlan plan = plans.current(lifter, TestSettings.ZONE).orElseThrow();
+        for (int week = 0; week < weeks; week++) {
+            for (int day = 0; day < days; day++) {
+                LocalDate date = plan.block().date(day, week);
+                if (date.isBefore(TestSettings.TODAY)) {
+                    boolean last = !date.plusWeeks(1).isBefore(TestSettings.TODAY);
+                    List<DoneSet> sets = Stream.of("A", "B", "C")
+                            .map(letter -> new DoneSet(
+                                    TaskKey.work(letter, 1),
+                                    new LiftedSet(Lift.SQUAT, Mass.ofKg(180), 2, Effort.parse("9"))))
+                            .toList();
+                    book.addHistory(lifter, plan.planned(day, week), date, TestSettings.NOW, sets, last);
+                }
+            }
+        }
     }
 
     private static Slot slot(String letter, String... doses) {

@@ -5,6 +5,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import javax.sql.DataSource;
+import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -28,6 +31,19 @@ public class TestSettings {
     @Primary
     Clock fixedClock() {
         return Clock.fixed(NOW, ZoneOffset.UTC);
+    }
+
+    /** Counts each thread's statements, for {@link PageCostTest}. */
+    @Bean
+    static BeanPostProcessor countStatements() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof DataSource database
+                        ? ProxyDataSourceBuilder.create(database).countQuery().build()
+                        : bean;
+            }
+        };
     }
 
     @Bean

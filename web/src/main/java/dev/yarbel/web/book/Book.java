@@ -82,7 +82,7 @@ public class Book {
                         n.curve(),
                         estimator.estimate(n.lift(), n.curve(), n.start(), finished)))
                 .toList();
-        return new Standing(lifts, log);
+        return new Standing(from, lifts, log);
     }
 
     /** What the estimates would be by another curve, as things stand. */

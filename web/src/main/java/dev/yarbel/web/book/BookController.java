@@ -1,7 +1,6 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.StripSource;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
@@ -49,7 +48,8 @@ class BookController {
                         .map(change -> LedgerLine.of(change, words))
                         .toList());
         model.addAttribute("zone", person.zone());
-        model.addAttribute("strip", strips.strip(person, id).orElse(null));
+        model.addAttribute(
+                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
         return "book/book";
     }
 }

@@ -2,7 +2,6 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.StripSource;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
@@ -58,7 +57,8 @@ class CurvesController {
         Standing standing = book.standing(lifter);
         model.addAttribute("lifter", lifter);
         model.addAttribute("curves", CurvesView.of(standing, curve -> book.estimatesBy(curve, standing)));
-        model.addAttribute("strip", strips.strip(person, lifter.id()).orElse(null));
+        model.addAttribute(
+                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
         return "book/curves";
     }
 }

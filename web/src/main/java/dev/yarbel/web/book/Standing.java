@@ -2,14 +2,19 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.session.LiftNumbers;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** What the book knows of a lifter: each lift's numbers, and the sessions they came from, oldest first. */
-public record Standing(List<LiftStanding> lifts, List<SessionLog> log) {
+/**
+ * What the book knows of a lifter: each lift's numbers, and the sessions they came from, oldest first.
+ *
+ * @param since the log holds every session from this day on
+ */
+public record Standing(LocalDate since, List<LiftStanding> lifts, List<SessionLog> log) {
 
     public Standing {
         lifts = List.copyOf(lifts);

@@ -48,22 +48,26 @@ class CallsController {
     @GetMapping
     String queue(@AuthenticationPrincipal Person coach, Model model) {
         List<SlipLine> queue = slips.queue(coach);
-        return page(
-                coach,
-                queue.isEmpty() ? Optional.empty() : Optional.of(queue.get(0).id()),
-                queue,
-                Typed.NOTHING,
-                model);
+        return page(coach, queue.stream().findFirst(), queue, Typed.NOTHING, model);
     }
 
     @GetMapping("/{id}")
     String slip(@AuthenticationPrincipal Person coach, @PathVariable long id, RedirectAttributes flash, Model model) {
-        Optional<SlipAnswer> answered = slips.answer(coach, id);
-        if (answered.isPresent()) {
-            flash.addFlashAttribute("notice", said(coach, answered.get()));
-            return "redirect:/calls";
+        return again(coach, id, Typed.NOTHING, flash, model);
+    }
+
+    /** The slip as things stand now; or the queue, and who answered the slip. */
+    private String again(Person coach, long id, Typed typed, RedirectAttributes flash, Model model) {
+        List<SlipLine> queue = slips.queue(coach);
+        Optional<SlipLine> open = queue.stream().filter(line -> line.id() == id).findFirst();
+        if (open.isPresent()) {
+            return page(coach, open, queue, typed, model);
         }
-        return page(coach, Optional.of(id), slips.queue(coach), Typed.NOTHING, model);
+        SlipAnswer answer = slips.answer(coach, id);
+        flash.addFlashAttribute(
+                "notice",
+                words.say("calls.answered." + answer.how(), answer.who(), words.moment(answer.at(), coach.zone())));
+        return "redirect:/calls";
     }
 
     @PostMapping("/{id}/take")
@@ -115,38 +119,29 @@ class CallsController {
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        switch (outcome) {
+        return switch (outcome) {
             case CHANGED_MEANWHILE -> {
                 response.setStatus(HttpStatus.CONFLICT.value());
                 model.addAttribute("notice", words.say("calls.changed-meanwhile"));
-                return page(coach, Optional.of(id), slips.queue(coach), typed, model);
+                yield again(coach, id, typed, flash, model);
             }
             case NOT_A_LOAD -> {
                 response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-                return page(
-                        coach,
-                        Optional.of(id),
-                        slips.queue(coach),
-                        new Typed(typed.reason(), typed.own(), "own"),
-                        model);
+                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own"), flash, model);
             }
-            case ANSWERED_ALREADY ->
-                flash.addFlashAttribute(
-                        "notice", said(coach, slips.answer(coach, id).orElseThrow()));
-            case DONE -> flash.addFlashAttribute("notice", words.say("calls.done." + answer));
-        }
-        return "redirect:/calls";
+            case ANSWERED_ALREADY -> again(coach, id, typed, flash, model);
+            case DONE -> {
+                flash.addFlashAttribute("notice", words.say("calls.done." + answer));
+                yield "redirect:/calls";
+            }
+        };
     }
 
-    private String said(Person coach, SlipAnswer answer) {
-        return words.say("calls.answered." + answer.how(), answer.who(), words.moment(answer.at(), coach.zone()));
-    }
-
-    private String page(Person coach, Optional<Long> id, List<SlipLine> queue, Typed typed, Model model) {
+    private String page(Person coach, Optional<SlipLine> open, List<SlipLine> queue, Typed typed, Model model) {
         model.addAttribute("queue", queue);
         model.addAttribute("typed", typed);
-        id.ifPresent(open -> {
-            SlipView slip = slips.view(coach, open);
+        open.ifPresent(line -> {
+            SlipView slip = slips.view(coach, line);
             model.addAttribute("slip", slip);
             model.addAttribute("lifter", slip.plan().lifter());
             model.addAttribute("strip", plans.strip(slip.plan()));

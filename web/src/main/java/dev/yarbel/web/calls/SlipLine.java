@@ -6,7 +6,7 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.Instant;
 
 /** A slip in the queue, as it was when it was opened. */
-record SlipLine(long id, LifterCard lifter, Lift lift, Mass before, Mass proposed, Instant openedAt) {
+record SlipLine(long id, LifterCard lifter, Lift lift, long sessionId, Mass before, Mass proposed, Instant openedAt) {
 
     public boolean raise() {
         return proposed.isGreaterThan(before);

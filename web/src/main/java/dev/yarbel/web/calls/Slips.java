@@ -75,13 +75,14 @@ class Slips implements OpenCalls {
     /** The queue, most urgent first: lower before raise, the larger movement before the smaller. */
     @Transactional(readOnly = true)
     public List<SlipLine> queue(Person coach) {
-        List<LifterCard> lifters = roster.lifters(coach);
-        Map<Long, LifterCard> byId = lifters.stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
+        Map<Long, LifterCard> byId =
+                roster.lifters(coach).stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
         return open(byId.keySet(), coach).stream()
                 .map(slip -> new SlipLine(
                         slip.id(),
                         byId.get(slip.lifterId()),
                         slip.lift(),
+                        slip.sessionId(),
                         slip.before(),
                         slip.proposed(),
                         slip.openedAt()))
@@ -93,25 +94,28 @@ class Slips implements OpenCalls {
                 .toList();
     }
 
-    /** Who answered a slip, how and when; empty while it is open. */
+    /**
+     * Who answered a slip, how and when.
+     *
+     * @throws NotFoundException when there is none of this number, or not for this coach, or nobody has answered it
+     */
     @Transactional(readOnly = true)
-    public Optional<SlipAnswer> answer(Person coach, long id) {
+    public SlipAnswer answer(Person coach, long id) {
         Slip slip = slips.findByClubIdAndId(coach.clubId(), id).orElseThrow(NotFoundException::new);
         roster.lifter(coach, slip.lifterId());
         return slip.answer()
                 .map(answer -> new SlipAnswer(
                         accounts.name(coach.clubId(), answer.by()),
                         answer.status().name(),
-                        answer.at()));
+                        answer.at()))
+                .orElseThrow(NotFoundException::new);
     }
 
-    /** A slip as things stand now. */
+    /** An open slip of the queue as things stand now. */
     @Transactional(readOnly = true)
-    public SlipView view(Person coach, long id) {
-        Slip slip =
-                slips.findByClubIdAndId(coach.clubId(), id).filter(Slip::isOpen).orElseThrow(NotFoundException::new);
-        LifterPlan plan = plan(coach, slip);
-        return new SlipView(slip.id(), slip.lift(), plan, Finding.of(plan, slip.lift(), slip.sessionId()));
+    public SlipView view(Person coach, SlipLine line) {
+        LifterPlan plan = plans.current(line.lifter(), coach.zone()).orElseThrow(NotFoundException::new);
+        return new SlipView(line.id(), line.lift(), plan, Finding.of(plan, line.lift(), line.sessionId()));
     }
 
     private LifterPlan plan(Person coach, Slip slip) {

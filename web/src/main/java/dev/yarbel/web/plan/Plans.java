@@ -8,12 +8,10 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.book.StripSource;
 import dev.yarbel.web.kit.KitShelf;
-import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Strip;
-import dev.yarbel.web.page.StripSource;
 import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -23,6 +21,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,7 +34,6 @@ public class Plans implements StripSource {
     private final DayRepository days;
     private final SlotRepository slots;
     private final DoseCellRepository cells;
-    private final Roster roster;
     private final KitShelf kits;
     private final Book book;
     private final StripMaker strips;
@@ -46,7 +44,6 @@ public class Plans implements StripSource {
             DayRepository days,
             SlotRepository slots,
             DoseCellRepository cells,
-            Roster roster,
             KitShelf kits,
             Book book,
             StripMaker strips,
@@ -55,7 +52,6 @@ public class Plans implements StripSource {
         this.days = days;
         this.slots = slots;
         this.cells = cells;
-        this.roster = roster;
         this.kits = kits;
         this.book = book;
         this.strips = strips;
@@ -64,16 +60,21 @@ public class Plans implements StripSource {
 
     /** The block a lifter is in today; else the last one begun; else the next. Empty when there is none. */
     public Optional<LifterPlan> current(LifterCard lifter, ZoneId zone) {
+        return current(lifter, zone, start -> book.standing(lifter, start));
+    }
+
+    /** @param standing what the book knows of the lifter, with the log since a day at least */
+    private Optional<LifterPlan> current(LifterCard lifter, ZoneId zone, Function<LocalDate, Standing> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         List<BlockEntity> all = blocks.findByClubIdAndLifterIdOrderByStartOn(lifter.clubId(), lifter.id());
         return all.stream()
                 .filter(block -> !block.startOn().isAfter(today))
                 .reduce((earlier, later) -> later)
                 .or(() -> all.stream().findFirst())
-                .map(block -> open(lifter, block, today));
+                .map(block -> open(lifter, block, today, standing.apply(block.startOn())));
     }
 
-    private LifterPlan open(LifterCard lifter, BlockEntity entity, LocalDate today) {
+    private LifterPlan open(LifterCard lifter, BlockEntity entity, LocalDate today, Standing standing) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
         for (Object[] row : blocks.findTree(lifter.clubId(), entity.id())) {
             var slotsOfDay = tree.computeIfAbsent((DayEntity) row[0], d -> new LinkedHashMap<>());
@@ -95,7 +96,6 @@ public class Plans implements StripSource {
             trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
             slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
         });
-        Standing standing = book.standing(lifter, entity.startOn());
         Loader loader = kits.loader(lifter.clubId(), lifter.kitId());
         return new LifterPlan(
                 lifter,
@@ -115,8 +115,9 @@ public class Plans implements StripSource {
     }
 
     @Override
-    public Optional<Strip> strip(Person person, long lifterId) {
-        return current(roster.lifter(person, lifterId), person.zone()).map(strips::draw);
+    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known) {
+        return current(lifter, zone, start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
+                .map(strips::draw);
     }
 
     /** Writes a whole block for a lifter. */
