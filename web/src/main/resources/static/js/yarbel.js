@@ -63,6 +63,7 @@
   document.addEventListener("click", function (event) {
     var opener = event.target.closest("[data-opens]");
     if (opener) {
+      opener.closest("details").querySelector("summary").focus();
       closeMenus(null);
       document.getElementById(opener.dataset.opens).showModal();
     }

@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.WebDriverWait;
@@ -144,12 +146,17 @@ public final class Browser implements AutoCloseable {
                 .anyMatch(e -> e.getText().contains(part)));
     }
 
-    /** The page that stands has no accessibility fault that axe knows, and broke no content policy. */
+    /** The page that stands has no accessibility fault that axe knows, light or dark, and broke no content policy. */
     public void assertSound() {
-        List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
-        assertThat(violations)
-                .as(() -> driver.getCurrentUrl() + ": " + violations)
-                .isEmpty();
+        Object before = driver.executeScript("return document.documentElement.dataset.theme");
+        for (String theme : List.of("iron", "chalk")) {
+            driver.executeScript("document.documentElement.dataset.theme = arguments[0]", theme);
+            List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
+            assertThat(violations)
+                    .as(() -> driver.getCurrentUrl() + " in " + theme + ": " + violations)
+                    .isEmpty();
+        }
+        driver.executeScript("document.documentElement.dataset.theme = arguments[0]", before);
         assertThat(driver.manage().logs().get(LogType.BROWSER).getAll())
                 .noneMatch(entry -> entry.getMessage().contains("Content Security Policy"));
     }
@@ -161,6 +168,42 @@ public final class Browser implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Presses keys wherever the focus is. */
+    public Browser press(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+        return this;
+    }
+
+    /** Presses a key while another is held. */
+    public Browser hold(Keys held, CharSequence key) {
+        new Actions(driver).keyDown(held).sendKeys(key).keyUp(held).perform();
+        return this;
+    }
+
+    /** Goes from stop to stop with the Tab key until the focus is there; it must be seen at each stop. */
+    public Browser tabTo(String css) {
+        List<String> stops = new ArrayList<>();
+        while (!focused(css)) {
+            press(Keys.TAB);
+            String stop = (String) driver.executeScript("""
+                    const e = document.activeElement, s = getComputedStyle(e);
+                    if (e === document.body) return 'body';
+                    if (s.outlineStyle === 'none' && s.boxShadow === 'none') throw 'no focus to be seen: ' + e.outerHTML;
+                    return e.tagName + ' ' + e.className + ' ' + e.textContent.trim().slice(0, 20);""");
+            stops.add(stop);
+            assertThat(stops).as("stops on the way to " + css).hasSizeLessThan(90);
+        }
+        return this;
+    }
+
+    public boolean focused(String css) {
+        return (boolean) driver.executeScript("return document.activeElement.matches(arguments[0])", css);
+    }
+
+    public String address() {
+        return driver.getCurrentUrl().substring(base.length());
     }
 
     /** Scrolls an element to the top of the window. */

@@ -103,6 +103,11 @@ public class Clubs4Tests {
             return ((UserDetails) coach).getUsername();
         }
 
+        public String lifterName() {
+            return ((UserDetails) lifterPerson).getUsername();
+        }
+
+        /** The same for both. */
         public String password() {
             return coachName().replace("coach", "secret-");
         }

@@ -1,0 +1,151 @@
+package dev.yarbel.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The main job without a mouse: from signing in over plan, floor and book to the call. */
+@YarbelTest
+class KeyboardTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    private Clubs4Tests.TestClub club;
+    private Browser browser;
+
+    @BeforeEach
+    void open() {
+        club = clubs.club();
+        browser = new Browser("http://127.0.0.1:" + port).desk();
+    }
+
+    @AfterEach
+    void close() {
+        browser.close();
+    }
+
+    private void signIn(String name) {
+        browser.open("/sign-in");
+        browser.waitFor(d -> browser.focused("#username"));
+        browser.press(name, Keys.TAB, club.password(), Keys.ENTER);
+        browser.waitFor(d -> !browser.address().contains("sign-in"));
+    }
+
+    private void goTo(String key, String address) {
+        browser.press(key);
+        browser.waitFor(d -> browser.address().startsWith(address) ? true : null);
+    }
+
+    @Test
+    void theWholeJourneyByKeyboard() {
+        lift();
+        browser.tabTo(".me summary").press(Keys.ENTER);
+        browser.tabTo("form[action='/sign-out'] button").press(Keys.ENTER);
+        browser.waitFor(d -> browser.address().startsWith("/sign-in"));
+        signIn(club.coachName());
+        plan();
+        decide();
+    }
+
+    private void lift() {
+        signIn(club.lifterName());
+        browser.waitForText(".now h2", "warm-up 1 of");
+        int warmUps = browser.all(".stair .step").size() - 1;
+        for (int i = 1; i <= warmUps; i++) {
+            browser.waitForText(".now h2", "warm-up " + i + " of");
+            browser.tabTo("button.wide[value=easy]").press(Keys.ENTER);
+        }
+        browser.waitForText(".now h2", "set 1 of 1");
+        // whoever logs by keyboard goes on at the set in hand, not at the top of the page
+        browser.waitFor(d -> browser.focused("#now-title"));
+        browser.tabTo("input[name=load]").hold(Keys.CONTROL, "a").press("220");
+        browser.tabTo(".picker button[value='10']").press(Keys.ENTER);
+        browser.waitForText(".slots article:nth-child(2)", "under the 220 kg you lifted");
+        browser.tabTo(".finish button[type=submit]").press(Keys.ENTER);
+        browser.waitForText(".finished", "Every set is in the book");
+    }
+
+    private void plan() {
+        String lifter = club.url("");
+        browser.tabTo(".card-lifter h2 a").press(Keys.ENTER);
+        browser.waitFor(d -> browser.address().startsWith(lifter + "/plan") ? true : null);
+        // the mark stands on this week, which is lifted; ] moves it on, Enter types there
+        browser.press("]");
+        browser.find(".grid thead th.marked");
+        browser.press(Keys.ENTER);
+        assertThat(browser.focused("input.dose")).isTrue();
+        browser.press("1 @9", Keys.ENTER, Keys.ESCAPE);
+        // 220 kg to the limit moved the estimate to 217.7 kg; with one rep left that is 96.5 % of it
+        browser.waitForText("tbody tr:first-child td:nth-child(4) .foot", "210 kg");
+
+        goTo("3", lifter + "/floor");
+        goTo("4", lifter + "/book");
+        goTo("2", lifter + "/plan");
+        assertThat(browser.find("tbody tr:first-child td:nth-child(4) input.dose")
+                        .getAttribute("value"))
+                .isEqualTo("1 @9");
+        browser.press("/");
+        assertThat(browser.focused(".chooser a")).isTrue();
+        browser.press(Keys.ESCAPE);
+        assertThat(browser.all(".chooser[open]")).isEmpty();
+    }
+
+    private void decide() {
+        browser.waitFor(d -> {
+            goTo("1", "/calls");
+            return browser.all(".slip").isEmpty() ? null : true;
+        });
+        browser.press("?");
+        browser.waitForText("#keys", "take, change or leave the slip");
+        browser.assertSound();
+        browser.press(Keys.ESCAPE);
+        // s without a figure asks for one; while typing, single keys are letters
+        browser.press("s");
+        assertThat(browser.focused("input[name=own]")).isTrue();
+        browser.hold(Keys.SHIFT, Keys.TAB);
+        browser.press("d3a");
+        assertThat(browser.find("input[name=reason]").getAttribute("value")).isEqualTo("d3a");
+        browser.find("input[name=reason]").clear();
+        browser.tabTo(".three button:last-child");
+        browser.press("d");
+        browser.waitForText(".note", "Left as it was");
+    }
+
+    @Test
+    void singleKeysCanBeSwitchedOff() {
+        signIn(club.coachName());
+        browser.press("?");
+        browser.waitFor(d -> browser.focused("#single-keys"));
+        browser.press(Keys.SPACE, Keys.ESCAPE);
+        browser.press("1", "?");
+        assertThat(browser.address()).isEqualTo("/lifters");
+        assertThat(browser.find("main").getText()).contains("Lifters");
+        assertThat(browser.all("#keys[open]")).isEmpty();
+        // the menu still opens them, to switch them on again
+        browser.tabTo(".me summary").press(Keys.ENTER);
+        browser.tabTo("[data-opens=keys]").press(Keys.ENTER);
+        browser.waitFor(d -> browser.focused("#single-keys"));
+        browser.press(Keys.SPACE, Keys.ESCAPE);
+        goTo("1", "/calls");
+    }
+
+    @Test
+    void theThemeIsSwitchedByKeyboardAndStays() {
+        signIn(club.coachName());
+        browser.tabTo(".me summary").press(Keys.ENTER);
+        browser.tabTo("button[value=iron]").press(Keys.ENTER);
+        browser.waitFor(d -> browser.find("html[data-theme=iron]"));
+        browser.open(club.url("/book"));
+        assertThat(browser.find("html[data-theme=iron] body").getCssValue("background-color"))
+                .isEqualTo("rgba(20, 24, 27, 1)");
+    }
+}
