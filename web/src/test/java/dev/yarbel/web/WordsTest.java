@@ -86,7 +86,7 @@ class WordsTest {
 
     private static final Path TEMPLATES = Path.of("src/main/resources/templates");
     private static final Pattern KEY = Pattern.compile("#\\{([a-z][\\w.-]*)[}(]");
-    private static final Pattern EXPRESSION = Pattern.compile("[$#@~]\\{[^}]*\\}*");
+    private static final Pattern EXPRESSION = Pattern.compile("[$#@~]\\{[^{}]*\\}|\\{'[^{}]*\\}");
     private static final Pattern LETTERS = Pattern.compile("\\p{L}{2,}");
 
     static Stream<Path> templates() throws IOException {
@@ -152,10 +152,21 @@ class WordsTest {
             if (attributes != null) {
                 attributes.forEach((name, value) -> {
                     if (READ_OUT.contains(name) && value != null) {
-                        look(EXPRESSION.matcher(value).replaceAll(""), line);
+                        look(withoutExpressions(value), line);
                     }
                 });
             }
+        }
+
+        /** From the innermost outwards. */
+        private static String withoutExpressions(String value) {
+            String before = value;
+            String after = EXPRESSION.matcher(before).replaceAll("");
+            while (!after.equals(before)) {
+                before = after;
+                after = EXPRESSION.matcher(before).replaceAll("");
+            }
+            return after;
         }
 
         private void look(String text, int line) {

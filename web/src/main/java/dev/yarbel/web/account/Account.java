@@ -11,6 +11,8 @@ import jakarta.persistence.Id;
 class Account {
 
     enum Role {
+        /** A coach who also keeps the club. */
+        HEAD_COACH,
         COACH,
         LIFTER
     }
@@ -53,6 +55,6 @@ class Account {
     }
 
     Member member(Club club) {
-        return new Member(id, clubId, club.zone(), username, name, passwordHash, role == Role.COACH, lifterId);
+        return new Member(id, clubId, club.zone(), username, name, passwordHash, role != Role.LIFTER, lifterId);
     }
 }

@@ -61,6 +61,11 @@ public class Accounts implements UserDetailsService {
         return clubs.save(new Club(name, zone.getId())).id();
     }
 
+    /** Lets a coach sign in who also keeps the club, and gives the account's number. */
+    public long addHeadCoach(long clubId, String username, String name, String password) {
+        return add(clubId, username, name, password, Account.Role.HEAD_COACH, null);
+    }
+
     /** Lets a coach sign in, and gives the account's number. */
     public long addCoach(long clubId, String username, String name, String password) {
         return add(clubId, username, name, password, Account.Role.COACH, null);

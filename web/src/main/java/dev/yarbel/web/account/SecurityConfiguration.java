@@ -57,7 +57,7 @@ class SecurityConfiguration {
     @Bean
     @Order(2)
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/sign-in", "/error")
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/sign-in", "/first-run", "/error")
                         .permitAll()
                         .requestMatchers("/calls/**", "/lifters", "/lifters/*/plan/**")
                         .hasRole("COACH")

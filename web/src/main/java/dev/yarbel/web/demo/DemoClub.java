@@ -69,7 +69,7 @@ public class DemoClub {
             return;
         }
         long club = accounts.addClub("Tidewrack Barbell", ZONE);
-        long coach = accounts.addCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
+        long coach = accounts.addHeadCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
         long kg = kits.add(club, "Boat shed", kit("20", MassUnit.KG, "25:4 20:2 15:2 10:2 5:2 2.5:2 1.25:2"));
         long lb = kits.add(club, "Net loft", kit("45", MassUnit.LB, "45:5 35:1 25:2 10:2 5:2 2.5:2"));
         long light = kits.add(club, "Boat shed, light bar", kit("15", MassUnit.KG, "20:2 15:2 10:2 5:2 2.5:2 1.25:2"));

@@ -15,6 +15,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -25,16 +26,29 @@ final class Copy implements AutoCloseable {
 
     private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
+    private static final String CODE = "first-run code ";
+
     private final Process process;
     private final String address;
 
-    private Copy(Process process, String address) {
+    private final Optional<String> code;
+
+    private Copy(Process process, List<String> ready) {
         this.process = process;
-        this.address = address;
+        this.address = ready.get(0);
+        this.code = ready.stream()
+                .filter(line -> line.startsWith(CODE))
+                .map(line -> line.substring(CODE.length()))
+                .findFirst();
+    }
+
+    /** Starts a copy with the invented club and waits until it serves. */
+    static Copy start(Path folder, String databaseUrl) throws IOException, InterruptedException {
+        return start(folder, databaseUrl, true);
     }
 
     /** Starts a copy and waits until it serves. */
-    static Copy start(Path folder, String databaseUrl) throws IOException, InterruptedException {
+    static Copy start(Path folder, String databaseUrl, boolean demo) throws IOException, InterruptedException {
         Path ready = Files.createTempFile(folder, "ready", "");
         Path log = Files.createTempFile(folder, "copy", ".log");
         // this process's own classes without those of the tests: the application as it is shipped
@@ -50,7 +64,7 @@ final class Copy implements AutoCloseable {
                         classPath,
                         "dev.yarbel.web.YarbelApplication",
                         "--server.port=0",
-                        "--yarbel.demo=true",
+                        "--yarbel.demo=" + demo,
                         "--yarbel.ready-file=" + ready)
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
@@ -63,7 +77,12 @@ final class Copy implements AutoCloseable {
             }
             TimeUnit.MILLISECONDS.sleep(100);
         }
-        return new Copy(process, Files.readString(ready).strip());
+        return new Copy(process, Files.readAllLines(ready));
+    }
+
+    /** The code that sets up the club, as the terminal shows it. */
+    Optional<String> code() {
+        return code;
     }
 
     /** As kill -9 does. */

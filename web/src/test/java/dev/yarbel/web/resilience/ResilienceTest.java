@@ -4,14 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import java.io.IOException;
-import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
@@ -23,47 +18,22 @@ import org.junit.jupiter.api.io.TempDir;
 /** What holds when things break: real processes, really killed, on a database of their own. */
 class ResilienceTest {
 
-    private static final URI SERVER = URI.create(System.getenv("YARBEL_DB_URL").substring("jdbc:".length()));
-    private static final String USER = System.getenv("YARBEL_DB_USER");
-    private static final String PASSWORD = System.getenv("YARBEL_DB_PASSWORD");
-    private static final String DATABASE = "yarbel_resilience";
     /** Wren's session of the day; a single of 200 kg to the limit parts estimate and working max for sure. */
     private static final String FLOOR = "/lifters/1/floor?day=0&week=2";
 
     @TempDir
     private Path folder;
 
-    private Connection database;
+    private OwnDatabase database;
 
     @BeforeEach
     void makeDatabase() throws SQLException {
-        try (Connection server = DriverManager.getConnection(url(SERVER.getPort(), "postgres"), USER, PASSWORD);
-                Statement statement = server.createStatement()) {
-            statement.execute("drop database if exists " + DATABASE + " with (force)");
-            statement.execute("create database " + DATABASE);
-        }
-        database = DriverManager.getConnection(url(SERVER.getPort(), DATABASE), USER, PASSWORD);
+        database = new OwnDatabase("yarbel_resilience");
     }
 
     @AfterEach
     void dropDatabase() throws SQLException {
         database.close();
-        try (Connection server = DriverManager.getConnection(url(SERVER.getPort(), "postgres"), USER, PASSWORD);
-                Statement statement = server.createStatement()) {
-            statement.execute("drop database if exists " + DATABASE + " with (force)");
-        }
-    }
-
-    private static String url(int port, String name) {
-        return "jdbc:postgresql://" + SERVER.getHost() + ":" + port + "/" + name;
-    }
-
-    private long count(String query) throws SQLException {
-        try (Statement statement = database.createStatement();
-                ResultSet rows = statement.executeQuery(query)) {
-            rows.next();
-            return rows.getLong(1);
-        }
     }
 
     private static Map<String, String> set(String task, String load) {
@@ -89,42 +59,40 @@ class ResilienceTest {
     @Test
     void aSetLoggedOutlivesAKillAndASessionFinishedBeforeItGivesItsSlipOnce() throws Exception {
         Copy.Visitor wren = new Copy.Visitor();
-        try (Copy first = Copy.start(folder, url(SERVER.getPort(), DATABASE))) {
-            await().until(() -> count("select count(*) from event_publication where completion_date is null") == 0);
+        try (Copy first = Copy.start(folder, database.url())) {
+            await().until(() ->
+                    database.count("select count(*) from event_publication where completion_date is null") == 0);
             wren.signIn(first, "wren", "slack-water");
             assertThat(wren.post(first, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"))
                             .statusCode())
                     .isEqualTo(200);
             first.kill();
         }
-        assertThat(count("select count(*) from logged_set where load = 200 and task = 'A.1'"))
+        assertThat(database.count("select count(*) from logged_set where load = 200 and task = 'A.1'"))
                 .isOne();
 
-        long slips = count("select count(*) from slip where lifter_id = 1");
-        try (Copy second = Copy.start(folder, url(SERVER.getPort(), DATABASE))) {
+        long slips = database.count("select count(*) from slip where lifter_id = 1");
+        try (Copy second = Copy.start(folder, database.url())) {
             assertThat(wren.get(second, FLOOR).body())
                     .as("the set, to the same browser")
                     .contains("200 kg × 1");
             // whoever writes the slip must wait: so the kill falls between the session and its slip
-            database.setAutoCommit(false);
-            try (Statement statement = database.createStatement()) {
-                statement.execute("lock table slip in exclusive mode");
-            }
+            database.holdSlips();
             assertThat(wren.post(second, FLOOR, "/lifters/1/floor/finish", FINISH)
                             .statusCode())
                     .isEqualTo(200);
             second.kill();
-            database.rollback();
-            database.setAutoCommit(true);
+            database.releaseSlips();
         }
-        assertThat(count("select count(*) from training_session where lifter_id = 1 and plan_week = 2"
+        assertThat(database.count("select count(*) from training_session where lifter_id = 1 and plan_week = 2"
                         + " and finished_at is not null"))
                 .isOne();
-        assertThat(count("select count(*) from slip where lifter_id = 1")).isEqualTo(slips);
+        assertThat(database.count("select count(*) from slip where lifter_id = 1"))
+                .isEqualTo(slips);
 
-        try (Copy third = Copy.start(folder, url(SERVER.getPort(), DATABASE))) {
+        try (Copy third = Copy.start(folder, database.url())) {
             await().atMost(Duration.ofSeconds(30))
-                    .until(() -> count("select count(*) from slip where lifter_id = 1") == slips + 1);
+                    .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
             assertThat(new Copy.Visitor()
                             .signIn(third, "bryn", "harbour-light")
                             .get(third, "/calls")
@@ -135,30 +103,26 @@ class ResilienceTest {
 
     @Test
     void ofTwoCopiesOneGoesOnWhereTheOtherWasAndEachEventIsHandledOnce() throws Exception {
-        String url = url(SERVER.getPort(), DATABASE);
-        try (Copy one = Copy.start(folder, url)) {
+        try (Copy one = Copy.start(folder, database.url())) {
             Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water");
             wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
-            long slips = count("select count(*) from slip where lifter_id = 1");
+            long slips = database.count("select count(*) from slip where lifter_id = 1");
             // the first copy's listener is held in the middle of its work while the second starts and hears of it too
-            database.setAutoCommit(false);
-            try (Statement statement = database.createStatement()) {
-                statement.execute("lock table slip in exclusive mode");
-            }
+            database.holdSlips();
             assertThat(wren.post(one, FLOOR, "/lifters/1/floor/finish", FINISH).statusCode())
                     .isEqualTo(200);
-            try (Copy two = Copy.start(folder, url)) {
-                database.rollback();
-                database.setAutoCommit(true);
+            try (Copy two = Copy.start(folder, database.url())) {
+                database.releaseSlips();
                 assertThat(wren.get(two, FLOOR).body())
                         .as("signed in on one, at work on the other")
                         .contains("200 kg × 1", "Every set is in the book");
                 await().atMost(Duration.ofSeconds(60))
                         .until(() ->
-                                count("select count(*) from event_publication where completion_date is null") == 0);
-                assertThat(count("select count(*) from slip where lifter_id = 1"))
+                                database.count("select count(*) from event_publication where completion_date is null")
+                                        == 0);
+                assertThat(database.count("select count(*) from slip where lifter_id = 1"))
                         .isEqualTo(slips + 1);
-                long id = count("select max(id) from slip where lifter_id = 1");
+                long id = database.count("select max(id) from slip where lifter_id = 1");
                 Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
                 HttpResponse<String> slip = bryn.get(two, "/calls/" + id);
                 assertThat(bryn.post(one, "/calls/" + id, "/calls/" + id + "/leave", Map.of("reason", ""))
@@ -174,8 +138,8 @@ class ResilienceTest {
 
     @Test
     void aDatabaseThatIsAwayIsSaidWithinSecondsAndTheApplicationComesBackByItself() throws Exception {
-        try (Line line = new Line(SERVER.getHost(), SERVER.getPort());
-                Copy copy = Copy.start(folder, url(line.localPort(), DATABASE))) {
+        try (Line line = OwnDatabase.line();
+                Copy copy = Copy.start(folder, database.url(line))) {
             Copy.Visitor bryn = new Copy.Visitor().signIn(copy, "bryn", "harbour-light");
             assertThat(bryn.get(copy, "/lifters").statusCode()).isEqualTo(200);
 

@@ -1,0 +1,73 @@
+package dev.yarbel.web.account;
+
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** What sets up a club, as it was typed. */
+record FirstRunForm(String code, String club, String zone, String name, String username, String password) {
+
+    private static final Pattern USERNAME = Pattern.compile("[a-z0-9][a-z0-9._-]{1,39}");
+    private static final int LONGEST_NAME = 80;
+    private static final int SHORTEST_PASSWORD = 10;
+    /** What bcrypt reads of a password, in bytes. */
+    private static final int LONGEST_PASSWORD = 72;
+
+    static final FirstRunForm EMPTY = new FirstRunForm("", "", "", "", "", "");
+
+    /** What cannot be used, by field: the code of what is wrong with it. */
+    Map<String, String> errors() {
+        Map<String, String> errors = new LinkedHashMap<>();
+        if (plainCode().isEmpty()) {
+            errors.put("code", "code");
+        }
+        if (club.isBlank() || club.length() > LONGEST_NAME) {
+            errors.put("club", "club");
+        }
+        if (!isZone()) {
+            errors.put("zone", "zone");
+        }
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            errors.put("name", "name");
+        }
+        if (!USERNAME.matcher(plainUsername()).matches()) {
+            errors.put("username", "username");
+        }
+        int bytes = password.getBytes(StandardCharsets.UTF_8).length;
+        if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
+            errors.put("password", "password");
+        }
+        return errors;
+    }
+
+    /** The code as it was made, however it was typed. */
+    String plainCode() {
+        return code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+    }
+
+    String plainUsername() {
+        return username.strip().toLowerCase(Locale.ROOT);
+    }
+
+    ZoneId zoneId() {
+        return ZoneId.of(zone.strip());
+    }
+
+    private boolean isZone() {
+        try {
+            zoneId();
+            return zone.contains("/") || zone.strip().equals("UTC");
+        } catch (DateTimeException noZone) {
+            return false;
+        }
+    }
+
+    /** The same without its password, which a page never shows again. */
+    FirstRunForm forThePage() {
+        return new FirstRunForm(code, club, zone, name, username, "");
+    }
+}

@@ -1,0 +1,106 @@
+package dev.yarbel.web.resilience;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A new machine: a real start on an empty database. */
+class FirstRunTest {
+
+    @TempDir
+    private Path folder;
+
+    private static Map<String, String> form(String... changes) {
+        Map<String, String> form = new HashMap<>(Map.of(
+                "code", "",
+                "club", "Slipway Strength",
+                "zone", "Europe/Oslo",
+                "name", "Ingrid Fairlead",
+                "username", "Ingrid",
+                "password", "ebb-and-flow-9"));
+        for (int i = 0; i < changes.length; i += 2) {
+            form.put(changes[i], changes[i + 1]);
+        }
+        return form;
+    }
+
+    @Test
+    void theClubIsSetUpOnceByTheCodeOfTheTerminal() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_first_run");
+                Copy copy = Copy.start(folder, database.url(), false)) {
+            Copy.Visitor ingrid = new Copy.Visitor();
+            String code = copy.code().orElseThrow();
+            assertThat(ingrid.get(copy, "/lifters").body())
+                    .as("whoever comes is led to setting up")
+                    .contains("Set up your club");
+
+            HttpResponse<String> bad = ingrid.post(
+                    copy, "/first-run", "/first-run", form("code", code, "zone", "Nowhere/Land", "password", "short"));
+            assertThat(bad.statusCode()).isEqualTo(422);
+            assertThat(bad.body())
+                    .contains(
+                            "A time zone such as", "10 to 72 characters", "value=\"Nowhere/Land\"", "value=\"Ingrid\"")
+                    .doesNotContain("value=\"short\"");
+            HttpResponse<String> wrong = ingrid.post(copy, "/first-run", "/first-run", form("code", "ABCD-EFGH-JKMN"));
+            assertThat(wrong.body()).contains("not the code of the last start");
+            assertThat(database.count("select count(*) from club")).isZero();
+
+            // typed as people type
+            HttpResponse<String> done = ingrid.post(
+                    copy,
+                    "/first-run",
+                    "/first-run",
+                    form("code", code.toLowerCase().replace("-", " ")));
+            assertThat(done.body()).contains("The club is set up");
+            assertThat(database.count("select count(*) from club where zone = 'Europe/Oslo'"))
+                    .isOne();
+            assertThat(database.count("select count(*) from account where role = 'HEAD_COACH'"))
+                    .isOne();
+            assertThat(ingrid.signIn(copy, "ingrid", "ebb-and-flow-9")
+                            .get(copy, "/lifters")
+                            .body())
+                    .contains("Ingrid Fairlead", "Nobody is assigned to you yet");
+
+            assertThat(new Copy.Visitor().get(copy, "/first-run").uri().getPath())
+                    .isEqualTo("/sign-in");
+            assertThat(ingrid.post(copy, "/lifters", "/first-run", form("code", code, "username", "second"))
+                            .uri()
+                            .getPath())
+                    .isEqualTo("/sign-in");
+            assertThat(database.count("select count(*) from club")).isOne();
+        }
+    }
+
+    @Test
+    void tenWrongCodesAndOnlyAnotherStartHelps() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_first_run")) {
+            Copy.Visitor guesser = new Copy.Visitor();
+            try (Copy copy = Copy.start(folder, database.url(), false)) {
+                for (int i = 0; i < 10; i++) {
+                    guesser.post(copy, "/first-run", "/first-run", form("code", "AAAA-AAAA-AAA" + i));
+                }
+                assertThat(guesser.post(
+                                        copy,
+                                        "/first-run",
+                                        "/first-run",
+                                        form("code", copy.code().orElseThrow()))
+                                .body())
+                        .contains("Too many wrong codes");
+            }
+            try (Copy copy = Copy.start(folder, database.url(), false)) {
+                assertThat(guesser.post(
+                                        copy,
+                                        "/first-run",
+                                        "/first-run",
+                                        form("code", copy.code().orElseThrow()))
+                                .body())
+                        .contains("The club is set up");
+            }
+        }
+    }
+}
