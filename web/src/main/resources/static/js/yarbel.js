@@ -104,11 +104,15 @@
 
   // One week of the sheet is marked; [ and ] move the mark, Enter types there.
   function columnOf(selector) {
-    var head = document.querySelector(selector);
+    var head = selector && document.querySelector(selector);
     return head ? head.cellIndex : 1;
   }
   function weekMarked() {
-    return columnOf(document.querySelector(".grid thead th.marked") ? ".grid thead th.marked" : ".grid thead th.current");
+    return columnOf([".marked", ":target", ".current"].map(function (kind) {
+      return ".grid thead th" + kind;
+    }).filter(function (selector) {
+      return document.querySelector(selector);
+    })[0]);
   }
   function markWeek(column) {
     var heads = document.querySelectorAll(".grid thead th");

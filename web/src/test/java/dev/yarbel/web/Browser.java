@@ -18,6 +18,7 @@ import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Cookie;
 import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -168,6 +169,13 @@ public final class Browser implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Chooses a theme and shows the page in it. */
+    public Browser theme(String code) {
+        driver.manage().addCookie(new Cookie("yarbel-theme", code));
+        driver.navigate().refresh();
+        return this;
     }
 
     /** Presses keys wherever the focus is. */

@@ -53,6 +53,12 @@ class JourneyTest {
         String foot = BACK_OFF_WEEK_4 + " .foot";
         String before = browser.text(foot);
 
+        // a mark of the strip leads to its day: what is planned to the sheet, at its week
+        assertThat(browser.find(".strip a[href$='plan?day=0#week-4']").getAttribute("aria-label"))
+                .contains("planned", "of the max");
+        assertThat(browser.find(".strip a[href$='floor?day=0&week=0']").getAttribute("aria-label"))
+                .contains("done");
+
         // what cannot be read is marked at its character while typing, and the text stays
         browser.type(dose, "5x5 -18q");
         browser.waitForText(foot + " mark", "q");

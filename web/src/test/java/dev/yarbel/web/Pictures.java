@@ -35,6 +35,9 @@ class Pictures {
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
             browser.open("/lifters/2/book").picture(FOLDER.resolve("book.png"));
+            browser.open("/lifters/2/book/curves").picture(FOLDER.resolve("curves.png"));
+            browser.open("/lifters/1/floor?day=0&week=2").theme("iron").picture(FOLDER.resolve("iron.png"));
+            browser.theme("chalk");
             browser.waitFor(d -> {
                 browser.open("/calls");
                 return !browser.all(".slip").isEmpty();

@@ -16,12 +16,12 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -108,23 +108,13 @@ public class Book {
         return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
     }
 
-    private static List<SessionLog> log(List<Object[]> rows) {
-        Map<TrainingSession, List<DoneSet>> setsBySession = new LinkedHashMap<>();
-        for (Object[] row : rows) {
-            List<DoneSet> sets = setsBySession.computeIfAbsent((TrainingSession) row[0], s -> new ArrayList<>());
-            if (row[1] != null) {
-                sets.add(((LoggedSet) row[1]).done());
-            }
-        }
-        List<SessionLog> log = new ArrayList<>();
-        setsBySession.forEach((session, sets) -> log.add(new SessionLog(
-                session.id(),
-                session.heldOn(),
-                session.planned(),
-                session.finishedAt() != null,
-                Optional.ofNullable(session.pain()),
-                sets)));
-        return log;
+    private static List<SessionLog> log(List<LogRow> rows) {
+        Map<Long, List<LogRow>> bySession =
+                rows.stream().collect(Collectors.groupingBy(LogRow::session, LinkedHashMap::new, Collectors.toList()));
+        return bySession.values().stream()
+                .map(session -> session.get(0)
+                        .log(session.stream().flatMap(row -> row.set().stream()).toList()))
+                .toList();
     }
 
     /** Sets down what a lifter starts a lift with. */

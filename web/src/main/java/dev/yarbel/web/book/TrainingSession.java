@@ -29,20 +29,8 @@ class TrainingSession {
         return id;
     }
 
-    LocalDate heldOn() {
-        return heldOn;
-    }
-
-    PlannedDay planned() {
-        return new PlannedDay(planDay, planWeek);
-    }
-
     Instant finishedAt() {
         return finishedAt;
-    }
-
-    String pain() {
-        return pain;
     }
 
     void finish(Instant at, String painNoted) {

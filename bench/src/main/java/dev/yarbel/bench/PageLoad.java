@@ -1,0 +1,159 @@
+package dev.yarbel.bench;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Visits the main pages of a running Yarbel as one coach, over eight connections. Run by {@code bench/load}, in two modes:
+ *
+ * <pre>
+ * statements ADDRESS LIFTER SERVER_LOG     what each page asks of the database, from the server's log
+ * time ADDRESS LIFTER STATEMENTS           the table: time, statements as counted before, bytes
+ * </pre>
+ */
+public final class PageLoad {
+
+    private static final int CONNECTIONS = 8;
+    private static final int WARM_UP = 50;
+    private static final int VISITS = 100;
+    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private static final Pattern STATEMENT =
+            Pattern.compile("LOG:  (execute [^:]+|statement): (?!BEGIN|COMMIT|ROLLBACK|SET )");
+
+    private final String address;
+    private final List<String> pages;
+
+    private PageLoad(String address, String lifter) {
+        this.address = address;
+        String base = "/lifters/" + lifter;
+        this.pages =
+                List.of("/lifters", "/calls", base + "/plan", base + "/floor", base + "/book", base + "/book/curves");
+    }
+
+    public static void main(String[] arguments) throws Exception {
+        PageLoad load = new PageLoad(arguments[1], arguments[2]);
+        if (arguments[0].equals("statements")) {
+            load.countStatements(Path.of(arguments[3]));
+        } else {
+            load.takeTime(Files.readAllLines(Path.of(arguments[3])));
+        }
+    }
+
+    private void countStatements(Path log) throws Exception {
+        HttpClient coach = signIn();
+        for (String page : pages) {
+            get(coach, page);
+            long from = Files.size(log);
+            get(coach, page);
+            // the log is written by another process, a moment later
+            TimeUnit.MILLISECONDS.sleep(300);
+            byte[] bytes = Files.readAllBytes(log);
+            String written = new String(bytes, (int) from, bytes.length - (int) from, StandardCharsets.UTF_8);
+            System.out.println(STATEMENT.matcher(written).results().count());
+        }
+    }
+
+    private void takeTime(List<String> statements) throws Exception {
+        List<HttpClient> coaches = new ArrayList<>();
+        for (int i = 0; i < CONNECTIONS; i++) {
+            coaches.add(signIn());
+        }
+        ExecutorService pool = Executors.newFixedThreadPool(CONNECTIONS);
+        System.out.printf(
+                Locale.ROOT, "%-24s %10s %10s %10s %12s%n", "page", "median ms", "p99 ms", "statements", "bytes");
+        for (int p = 0; p < pages.size(); p++) {
+            String page = pages.get(p);
+            visit(pool, coaches, page, WARM_UP);
+            double[] millis = visit(pool, coaches, page, VISITS);
+            Arrays.sort(millis);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-24s %10.1f %10.1f %10s %12d%n",
+                    page,
+                    millis[millis.length / 2],
+                    millis[(int) Math.ceil(millis.length * 0.99) - 1],
+                    statements.get(p),
+                    get(coaches.get(0), page));
+        }
+        pool.shutdown();
+    }
+
+    /** So many visits on each connection; their times in milliseconds. */
+    private double[] visit(ExecutorService pool, List<HttpClient> coaches, String page, int visits) throws Exception {
+        List<Callable<double[]>> work = new ArrayList<>();
+        for (HttpClient coach : coaches) {
+            work.add(() -> {
+                double[] millis = new double[visits];
+                for (int i = 0; i < visits; i++) {
+                    long start = System.nanoTime();
+                    get(coach, page);
+                    millis[i] = (System.nanoTime() - start) / 1e6;
+                }
+                return millis;
+            });
+        }
+        double[] all = new double[0];
+        for (Future<double[]> one : pool.invokeAll(work)) {
+            int at = all.length;
+            all = Arrays.copyOf(all, at + visits);
+            System.arraycopy(one.get(), 0, all, at, visits);
+        }
+        return all;
+    }
+
+    /** A page's size in bytes. */
+    private int get(HttpClient client, String page) throws IOException, InterruptedException {
+        HttpResponse<byte[]> response = client.send(
+                HttpRequest.newBuilder(URI.create(address + page))
+                        .header("Accept", "text/html")
+                        .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+        if (response.statusCode() != 200 || response.uri().getPath().equals("/sign-in")) {
+            throw new IOException(page + " answered " + response.statusCode() + " at " + response.uri());
+        }
+        return response.body().length;
+    }
+
+    private HttpClient signIn() throws IOException, InterruptedException {
+        HttpClient client = HttpClient.newBuilder()
+                .version(HttpClient.Version.HTTP_1_1)
+                .cookieHandler(new CookieManager())
+                .followRedirects(HttpClient.Redirect.NORMAL)
+                .build();
+        String form = client.send(
+                        HttpRequest.newBuilder(URI.create(address + "/sign-in")).build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
+        Matcher csrf = CSRF.matcher(form);
+        if (!csrf.find()) {
+            throw new IOException("no sign-in form at " + address);
+        }
+        client.send(
+                HttpRequest.newBuilder(URI.create(address + "/sign-in"))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString("username=load&password=made-up-for-measuring&_csrf="
+                                + URLEncoder.encode(csrf.group(1), StandardCharsets.UTF_8)))
+                        .build(),
+                HttpResponse.BodyHandlers.discarding());
+        return client;
+    }
+}
