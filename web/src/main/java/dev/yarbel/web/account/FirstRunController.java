@@ -50,7 +50,7 @@ class FirstRunController {
             errors = Map.of("code", outcome == FirstRun.Outcome.LOCKED ? "locked" : "wrong-code");
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page(model, form.forThePage(), errors);
+        return page(model, form, errors);
     }
 
     private static String page(Model model, FirstRunForm form, Map<String, String> errors) {

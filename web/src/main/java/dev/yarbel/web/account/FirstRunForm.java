@@ -44,6 +44,18 @@ record FirstRunForm(String code, String club, String zone, String name, String u
         return errors;
     }
 
+    /** What was typed into a field of the page; never the password. */
+    public String typed(String field) {
+        return switch (field) {
+            case "code" -> code;
+            case "club" -> club;
+            case "zone" -> zone;
+            case "name" -> name;
+            case "username" -> username;
+            default -> "";
+        };
+    }
+
     /** The code as it was made, however it was typed. */
     String plainCode() {
         return code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
@@ -64,10 +76,5 @@ record FirstRunForm(String code, String club, String zone, String name, String u
         } catch (DateTimeException noZone) {
             return false;
         }
-    }
-
-    /** The same without its password, which a page never shows again. */
-    FirstRunForm forThePage() {
-        return new FirstRunForm(code, club, zone, name, username, "");
     }
 }

@@ -9,6 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,15 @@ import java.util.stream.IntStream;
  * @param closest the number of repetitions, of two and more, at which they lie closest
  */
 record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Percent> apart, int closest) {
+
+    private static final List<Integer> REPS = List.of(1, 2, 3, 4, 5, 6, 7, 8, 10, 12);
+    private static final int MOST_REPS = 12;
+    private static final int LEFT = 40;
+    private static final int STEP = 36;
+    private static final int MIDDLE = 120;
+    private static final int POINT = 13;
+    private static final int LINE = 14;
+    private static final int HEIGHT = 240;
 
     /** How far the formulas lie apart where they lie closest, and at the most repetitions shown. */
     public Percent leastApart() {
@@ -52,6 +62,10 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
             String path,
             int labelY) {
 
+        Row labelledAt(int y) {
+            return new Row(curve, year, used, shares, estimates, path, y);
+        }
+
         public String key() {
             return curve.key();
         }
@@ -61,14 +75,6 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
             return LedgerLine.curveName(curve);
         }
     }
-
-    private static final List<Integer> REPS = List.of(1, 2, 3, 4, 5, 6, 7, 8, 10, 12);
-    private static final int MOST_REPS = 12;
-    private static final int LEFT = 40;
-    private static final int STEP = 36;
-    private static final int MIDDLE = 120;
-    private static final int POINT = 13;
-    private static final int LINE = 14;
 
     static CurvesView of(Standing standing, Function<RepCurve, Map<Lift, Optional<MaxEstimate>>> by) {
         List<RepCurve> curves = new ArrayList<>();
@@ -86,9 +92,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
                 REPS,
                 standing.lifts().stream().map(LiftStanding::lift).toList(),
                 apartLabels(rows),
-                REPS.stream()
-                        .map(r -> RepFormula.apart(RepsInAll.toTheLimit(r)))
-                        .toList(),
+                REPS.stream().map(CurvesView::apart).toList(),
                 IntStream.rangeClosed(2, MOST_REPS)
                         .boxed()
                         .min(Comparator.comparing(CurvesView::apart))
@@ -124,25 +128,19 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         RepsInAll inAll = RepsInAll.toTheLimit(reps);
         double above =
                 curve.share(inAll).minus(RepCurve.DEFAULT.share(inAll)).figure().doubleValue();
-        return (int) Math.round(MIDDLE - POINT * above);
+        return (int) Math.max(0, Math.min(HEIGHT, Math.round(MIDDLE - POINT * above)));
     }
 
-    /** Names at the right end keep clear of each other. */
+    /** Names at the right end keep clear of each other, from the top down. */
     private static List<Row> apartLabels(List<Row> rows) {
-        List<Row> fromTheTop =
-                rows.stream().sorted(Comparator.comparingInt(Row::labelY)).toList();
-        int free = Integer.MIN_VALUE;
-        List<Row> placed = new ArrayList<>();
-        for (Row row : fromTheTop) {
+        Map<RepCurve, Integer> places = new HashMap<>();
+        int free = 0;
+        for (Row row :
+                rows.stream().sorted(Comparator.comparingInt(Row::labelY)).toList()) {
             int y = Math.max(row.labelY(), free);
+            places.put(row.curve(), y);
             free = y + LINE;
-            placed.add(new Row(row.curve(), row.year(), row.used(), row.shares(), row.estimates(), row.path(), y));
         }
-        return rows.stream()
-                .map(row -> placed.stream()
-                        .filter(p -> p.curve().equals(row.curve()))
-                        .findFirst()
-                        .orElseThrow())
-                .toList();
+        return rows.stream().map(row -> row.labelledAt(places.get(row.curve()))).toList();
     }
 }

@@ -6,23 +6,38 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** An entry of the ledger in the reader's words. */
 record LedgerLine(Change change, String subject, String before, String after) {
 
+    /** A set as the book writes it down: load, repetitions, the code of its rating. */
+    private static final Pattern SET = Pattern.compile("(.+) x(\\d+) (\\S+)");
+
     static LedgerLine of(Change change, Words words) {
         List<String> parts = new ArrayList<>(change.subject());
         parts.set(0, words.lift(new Lift(parts.get(0))));
-        boolean curve = change.kind() == ChangeKind.CURVE;
         return new LedgerLine(
                 change,
                 words.say("change.subject." + change.kind(), parts.toArray()),
-                curve ? curve(change.before(), words) : change.before(),
-                curve ? curve(change.after(), words) : change.after());
+                said(change.kind(), change.before(), words),
+                said(change.kind(), change.after(), words));
     }
 
-    private static String curve(String key, Words words) {
-        return words.say(curveName(RepCurve.parse(key)), key);
+    private static String said(ChangeKind kind, String what, Words words) {
+        return switch (kind) {
+            case CURVE -> words.say(curveName(RepCurve.parse(what)), what);
+            case SET_CORRECTED -> set(what, words);
+            case DOSE, CALL_TAKEN, CALL_CHANGED, CALL_LEFT -> what;
+        };
+    }
+
+    private static String set(String what, Words words) {
+        Matcher set = SET.matcher(what);
+        return set.matches()
+                ? words.say("change.set", set.group(1), set.group(2), words.say("left." + set.group(3)))
+                : what;
     }
 
     /** The code of a curve's name in the bundle. */
