@@ -134,6 +134,12 @@
     }
   }
 
+  // A long block opens at this week, unless the address names another.
+  var thisWeek = document.querySelector(".grid thead th.current");
+  if (thisWeek && !document.querySelector(".grid thead th:target")) {
+    thisWeek.scrollIntoView({ block: "nearest", inline: "center" });
+  }
+
   // When the floor has moved on, whoever logs by keyboard or ear goes on at its head.
   var loggedByKey = false;
   document.addEventListener("htmx:beforeRequest", function (event) {
