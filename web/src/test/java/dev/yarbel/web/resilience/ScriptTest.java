@@ -146,6 +146,30 @@ class ScriptTest {
     }
 
     @Test
+    void aStoreThatDiffersFromTheFileAfterwardsIsNotCalledVerified() throws Exception {
+        String file = folder.resolve("club.backup").toString();
+        try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
+            fill(database);
+            run(on(database), "backup", file);
+        }
+        try (OwnDatabase target = new OwnDatabase("yarbel_restore")) {
+            // something of the database's own reaches into what is restored
+            target.execute("create schema elsewhere");
+            target.execute("""
+                    create function elsewhere.meddle() returns event_trigger language plpgsql as $$ begin
+                      if exists (select from pg_event_trigger_ddl_commands() where object_identity = 'public.club') then
+                        alter table public.club alter column zone set default 'UTC';
+                      end if;
+                    end $$""");
+            target.execute("create event trigger meddle on ddl_command_end when tag in ('CREATE TABLE')"
+                    + " execute function elsewhere.meddle()");
+            Result result = run(on(target), "restore", file);
+            assertThat(result.code()).isEqualTo(1);
+            assertThat(result.out()).contains("differs from the backup").doesNotContain("verified");
+        }
+    }
+
+    @Test
     void aBrokenBackupWritesNothing() throws Exception {
         Path file = folder.resolve("club.backup");
         try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
