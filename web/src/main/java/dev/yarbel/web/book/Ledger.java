@@ -38,12 +38,14 @@ public class Ledger {
                 new ChangeEntry(lifter.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change));
     }
 
-    /** Who changed something last, if it is on record. */
+    /** The latest entries of a kind about a lifter, newest first. */
     @Transactional(readOnly = true)
-    public Optional<Change> last(LifterCard lifter, ChangeKind kind, List<String> subject) {
-        return changes.findLast(lifter.clubId(), lifter.id(), kind, subject, Limit.of(1)).stream()
+    public List<Change> latest(LifterCard lifter, ChangeKind kind, int most) {
+        return changes
+                .findByClubIdAndLifterIdAndKindOrderByIdDesc(lifter.clubId(), lifter.id(), kind, Limit.of(most))
+                .stream()
                 .map(ChangeEntry::change)
-                .findFirst();
+                .toList();
     }
 
     /** The latest entries about a lifter, newest first. */

@@ -9,7 +9,6 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.Person;
@@ -25,6 +24,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The sheet: showing one day across the weeks, and keeping what is typed into its cells. */
 @Service
 class Sheet {
+
+    /** As far as the ledger is searched for who wrote a dose. */
+    private static final int ENTRIES = 500;
 
     private static final int[] TINTS = {50, 60, 70, 80, 90};
 
@@ -179,6 +181,7 @@ class Sheet {
     @Transactional
     public Map<CellKey, CellView.Trouble> save(Person coach, LifterPlan plan, int day, Map<CellKey, Typed> typed) {
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
+        Map<CellKey, String> overtaken = new HashMap<>();
         List<Long> slotIds = plan.slotIds().get(day);
         // whoever keeps doses of the same day at the same moment waits here, and then sees what was kept
         days.lock(plan.lifter().clubId(), plan.dayIds().get(day));
@@ -206,11 +209,12 @@ class Sheet {
             if (plan.isFinished(day, key.week())) {
                 troubles.put(key, new CellView.Lifted());
             } else if (!entry.was().equals(now)) {
-                troubles.put(key, overtaken(plan, day, slot, key, now));
+                overtaken.put(key, now);
             } else {
                 write(coach, plan, day, slot, key, cell, dose, now, wanted);
             }
         });
+        troubles.putAll(overtaken(plan, day, overtaken));
         return troubles;
     }
 
@@ -242,10 +246,20 @@ class Sheet {
         return List.of(cell.lift().key(), trainingDay.name(), cell.letter(), String.valueOf(key.week() + 1));
     }
 
-    private CellView.Overtaken overtaken(LifterPlan plan, int day, int slot, CellKey key, String now) {
-        String who = ledger.last(plan.lifter(), ChangeKind.DOSE, subject(plan, day, slot, key))
-                .map(Change::who)
-                .orElse("");
-        return new CellView.Overtaken(who, now);
+    /** Who wrote what stands in these cells now, by one look at the ledger. */
+    private Map<CellKey, CellView.Trouble> overtaken(LifterPlan plan, int day, Map<CellKey, String> now) {
+        if (now.isEmpty()) {
+            return Map.of();
+        }
+        Map<List<String>, String> writers = new HashMap<>();
+        ledger.latest(plan.lifter(), ChangeKind.DOSE, ENTRIES)
+                .forEach(change -> writers.putIfAbsent(change.subject(), change.who()));
+        Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
+        now.forEach((key, dose) -> {
+            int slot = plan.slotIds().get(day).indexOf(key.slotId());
+            String who = writers.getOrDefault(subject(plan, day, slot, key), words.say("plan.somebody"));
+            troubles.put(key, new CellView.Overtaken(who, dose));
+        });
+        return troubles;
     }
 }
