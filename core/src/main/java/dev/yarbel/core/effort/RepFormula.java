@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * The published formulas for the max from a set to the limit, by their authors, as shares of the max for r repetitions.
@@ -57,6 +58,18 @@ public enum RepFormula implements RepCurve {
                 .max(Comparator.naturalOrder())
                 .orElseThrow()
                 .minus(shares.stream().min(Comparator.naturalOrder()).orElseThrow());
+    }
+
+    /**
+     * The number of repetitions to the limit at which the formulas lie closest, from two to the given most.
+     *
+     * @throws IllegalArgumentException when the most is below two
+     */
+    public static int closest(int most) {
+        return IntStream.rangeClosed(2, most)
+                .boxed()
+                .min(Comparator.comparing(reps -> apart(RepsInAll.toTheLimit(reps))))
+                .orElseThrow(() -> new IllegalArgumentException("two repetitions at least, not " + most));
     }
 
     /** The year it was published. */

@@ -70,6 +70,14 @@ class RepFormulaTest {
         assertThat(RepFormula.apart(reps)).isEqualTo(farthest);
     }
 
+    /** 4.5 points at seven, 4.6 at six and 5.0 at eight, worked out apart from this code (formulas from memory). */
+    @Test
+    void theFormulasLieClosestAtSeven() {
+        assertThat(RepFormula.closest(12)).isEqualTo(7);
+        assertThat(RepFormula.closest(6)).isEqualTo(6);
+        assertThatThrownBy(() -> RepFormula.closest(1)).isInstanceOf(IllegalArgumentException.class);
+    }
+
     /** Epley 1985 and Brzycki 1993 cross at ten repetitions: 36/27 = 1 + 10/30. */
     @Test
     void epleyAndBrzyckiMeetAtTenAndPartAfterwards() {

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Pattern;
 
 /** What sets up a club, as it was typed. */
@@ -18,6 +19,15 @@ record FirstRunForm(String code, String club, String zone, String name, String u
     private static final int LONGEST_PASSWORD = 72;
 
     static final FirstRunForm EMPTY = new FirstRunForm("", "", "", "", "", "");
+
+    FirstRunForm {
+        code = Objects.requireNonNullElse(code, "");
+        club = Objects.requireNonNullElse(club, "");
+        zone = Objects.requireNonNullElse(zone, "");
+        name = Objects.requireNonNullElse(name, "");
+        username = Objects.requireNonNullElse(username, "");
+        password = Objects.requireNonNullElse(password, "");
+    }
 
     /** What cannot be used, by field: the code of what is wrong with it. */
     Map<String, String> errors() {

@@ -218,14 +218,9 @@ public class Book {
                     ChangeKind.SET_CORRECTED,
                     List.of(done.set().lift().key(), done.task().toString()),
                     Optional.empty(),
-                    words(before, lifter.unit()),
-                    words(done, lifter.unit()));
+                    WrittenSet.of(before, lifter.unit()).toString(),
+                    WrittenSet.of(done, lifter.unit()).toString());
         }
-    }
-
-    private static String words(DoneSet done, MassUnit unit) {
-        return done.set().load().format(unit, 2) + " x" + done.set().reps() + " "
-                + done.set().effort().code();
     }
 
     /**

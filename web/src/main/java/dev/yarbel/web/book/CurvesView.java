@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.IntStream;
 
 /**
  * Rep curves side by side, for one lifter.
@@ -93,10 +92,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
                 standing.lifts().stream().map(LiftStanding::lift).toList(),
                 apartLabels(rows),
                 REPS.stream().map(CurvesView::apart).toList(),
-                IntStream.rangeClosed(2, MOST_REPS)
-                        .boxed()
-                        .min(Comparator.comparing(CurvesView::apart))
-                        .orElseThrow());
+                RepFormula.closest(MOST_REPS));
     }
 
     private static Percent apart(int reps) {

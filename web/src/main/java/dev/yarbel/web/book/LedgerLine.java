@@ -6,14 +6,9 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** An entry of the ledger in the reader's words. */
 record LedgerLine(Change change, String subject, String before, String after) {
-
-    /** A set as the book writes it down: load, repetitions, the code of its rating. */
-    private static final Pattern SET = Pattern.compile("(.+) x(\\d+) (\\S+)");
 
     static LedgerLine of(Change change, Words words) {
         List<String> parts = new ArrayList<>(change.subject());
@@ -34,10 +29,9 @@ record LedgerLine(Change change, String subject, String before, String after) {
     }
 
     private static String set(String what, Words words) {
-        Matcher set = SET.matcher(what);
-        return set.matches()
-                ? words.say("change.set", set.group(1), set.group(2), words.say("left." + set.group(3)))
-                : what;
+        return WrittenSet.parse(what)
+                .map(set -> words.say("change.set", set.load(), set.reps(), words.say("left." + set.effort())))
+                .orElse(what);
     }
 
     /** The code of a curve's name in the bundle. */

@@ -2,18 +2,18 @@ package dev.yarbel.web.page;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
-import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -24,6 +24,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.LocaleResolver;
+import org.springframework.web.util.WebUtils;
 import org.thymeleaf.context.WebContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.web.servlet.JakartaServletWebApplication;
@@ -56,7 +57,9 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             if (!isDatabaseAway(fault) || response.isCommitted()) {
                 throw fault;
             }
-            LOG.warn("the database is away: {}", root(fault).getMessage());
+            LOG.warn(
+                    "the database is away: {}",
+                    NestedExceptionUtils.getMostSpecificCause(fault).getMessage());
             answer(request, response);
         }
     }
@@ -88,12 +91,8 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     }
 
     private static Theme theme(HttpServletRequest request) {
-        return Optional.ofNullable(request.getCookies()).stream()
-                .flatMap(Arrays::stream)
-                .filter(cookie -> cookie.getName().equals(ThemeController.COOKIE))
-                .map(cookie -> Theme.of(cookie.getValue()))
-                .findFirst()
-                .orElse(Theme.SYSTEM);
+        Cookie cookie = WebUtils.getCookie(request, ThemeController.COOKIE);
+        return Theme.of(cookie == null ? null : cookie.getValue());
     }
 
     private static boolean isDatabaseAway(Throwable fault) {
@@ -111,13 +110,5 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     /** SQL:2003 class 08, connection exceptions, and PostgreSQL's class 57P, the server shutting down or starting. */
     private static boolean isConnectionLost(String state) {
         return state != null && (state.startsWith("08") || state.startsWith("57P"));
-    }
-
-    private static Throwable root(Throwable fault) {
-        Throwable root = fault;
-        while (root.getCause() != null) {
-            root = root.getCause();
-        }
-        return root;
     }
 }

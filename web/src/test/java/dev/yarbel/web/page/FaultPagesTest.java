@@ -2,6 +2,7 @@ package dev.yarbel.web.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.yarbel.web.Browser;
 import dev.yarbel.web.YarbelTest;
 import java.io.IOException;
 import java.net.URI;
@@ -35,6 +36,14 @@ class FaultPagesTest {
                 .contains(words, "yarbel.css", "href=\"/\"")
                 .doesNotContain("Exception", "\tat ", "org.springframework", "Whitelabel", "tomcat");
         assertThat(page.headers().firstValue("Content-Security-Policy")).isPresent();
+    }
+
+    @Test
+    void thePagesAreSoundInABrowser() {
+        try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
+            browser.desk().open("/css/nothing.css").assertSound();
+            browser.phone().open("/js/breaks").assertSound();
+        }
     }
 
     @Test

@@ -65,6 +65,7 @@ final class Copy implements AutoCloseable {
                         "dev.yarbel.web.YarbelApplication",
                         "--server.port=0",
                         "--yarbel.demo=" + demo,
+                        "--yarbel.event-retry=PT3S",
                         "--yarbel.ready-file=" + ready)
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
@@ -83,6 +84,10 @@ final class Copy implements AutoCloseable {
     /** The code that sets up the club, as the terminal shows it. */
     Optional<String> code() {
         return code;
+    }
+
+    String address() {
+        return address;
     }
 
     /** As kill -9 does. */

@@ -2,6 +2,7 @@ package dev.yarbel.web.resilience;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.yarbel.web.Browser;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -38,6 +39,15 @@ class FirstRunTest {
             assertThat(ingrid.get(copy, "/lifters").body())
                     .as("whoever comes is led to setting up")
                     .contains("Set up your club");
+
+            try (Browser browser = new Browser(copy.address())) {
+                browser.desk().open("/first-run").assertSound();
+                browser.phone().open("/first-run").assertSound();
+            }
+            assertThat(ingrid.post(copy, "/first-run", "/first-run", Map.of("club", "No more than this"))
+                            .statusCode())
+                    .as("fields left out altogether")
+                    .isEqualTo(422);
 
             HttpResponse<String> bad = ingrid.post(
                     copy, "/first-run", "/first-run", form("code", code, "zone", "Nowhere/Land", "password", "short"));
