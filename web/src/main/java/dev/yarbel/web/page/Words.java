@@ -44,6 +44,11 @@ public class Words {
         return mass.format(unit.other(), 1);
     }
 
+    /** A figure with its unit for the middle of a sentence, where no line may break between the two. */
+    public String unbroken(String figure) {
+        return figure.replace(' ', '\u00a0');
+    }
+
     /** A movement with its sign: {@code +2.5 kg}, {@code −5 kg}. */
     public String moved(Mass mass, MassUnit unit) {
         String figure = mass.abs().format(unit, 1);
