@@ -19,6 +19,8 @@ import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampPlanner;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.KitInUse;
+import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -53,9 +55,9 @@ public class CoreBenchmark {
     private final Loader kgAndLb = Loader.of(both);
     private final Block block = block(16);
     private final Resolver resolver = new Resolver(
-            kg,
+            KitInUse.of(kg),
             Rounding.NEAREST,
-            Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(130), Lift.DEADLIFT, numbers(230)));
+            Numbers.of(Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(130), Lift.DEADLIFT, numbers(230))));
 
     private static Kit kit(Map<String, Integer> pounds) {
         Map<Plate, Integer> pairs = new HashMap<>();

@@ -21,6 +21,7 @@ class CoreLayersTest {
     /** Each package may use those before it, never those after it. */
     private static final List<String> ORDER = List.of(
             "measure",
+            "lifter",
             "effort",
             "equipment",
             "ramp",

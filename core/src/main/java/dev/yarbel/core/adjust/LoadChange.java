@@ -1,7 +1,6 @@
 package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.block.Block;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
@@ -14,16 +13,17 @@ import java.util.List;
 public record LoadChange(LocalDate date, int day, int week, Prescription prescription, Mass before, Mass after) {
 
     /**
-     * Every load of a block, after a date, that comes out differently for a lift, in order of dates.
+     * Every load of a block, after a date, that comes out differently, in order of dates: of the lift decided on, and of
+     * variations that take their numbers from it.
      *
      * @param after the last day that is left alone
      */
-    public static List<LoadChange> between(Resolver before, Resolver then, Block block, Lift lift, LocalDate after) {
+    public static List<LoadChange> between(Resolver before, Resolver then, Block block, LocalDate after) {
         List<LoadChange> changes = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
                 if (block.date(day, week).isAfter(after)) {
-                    addChanges(changes, before, then, block, lift, day, week);
+                    addChanges(changes, before, then, block, day, week);
                 }
             }
         }
@@ -31,13 +31,12 @@ public record LoadChange(LocalDate date, int day, int week, Prescription prescri
     }
 
     private static void addChanges(
-            List<LoadChange> changes, Resolver before, Resolver then, Block block, Lift lift, int day, int week) {
+            List<LoadChange> changes, Resolver before, Resolver then, Block block, int day, int week) {
         List<Prescription> prescriptions = Prescription.of(block, day, week);
         List<ResolvedLoad> old = before.resolve(prescriptions);
         List<ResolvedLoad> changed = then.resolve(prescriptions);
         for (int i = 0; i < prescriptions.size(); i++) {
-            if (prescriptions.get(i).lift().equals(lift)
-                    && old.get(i).load().isPresent()
+            if (old.get(i).load().isPresent()
                     && changed.get(i).load().isPresent()
                     && !old.get(i).load().equals(changed.get(i).load())) {
                 changes.add(new LoadChange(

@@ -1,6 +1,6 @@
 package dev.yarbel.core.adjust;
 
-import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -32,11 +32,11 @@ public record WorkingMaxProposal(Mass before, Mass after, Mass estimate, Mass ta
      * @param painNoted whether the lifter noted pain in the session seen
      */
     public static Optional<WorkingMaxProposal> of(
-            Mass workingMax, Mass estimate, Percent share, Caps caps, boolean painNoted, Loader loader) {
+            Mass workingMax, Mass estimate, Percent share, Caps caps, boolean painNoted, Loads loads) {
         Mass target = estimate.times(share);
         Mass gap = target.minus(workingMax);
         if (gap.abs().compareTo(workingMax.times(TOLERANCE)) <= 0
-                || gap.abs().compareTo(loader.stepAt(workingMax)) <= 0
+                || gap.abs().compareTo(loads.stepAt(workingMax)) <= 0
                 || gap.isPositive() && painNoted) {
             return Optional.empty();
         }
@@ -44,7 +44,7 @@ public record WorkingMaxProposal(Mass before, Mass after, Mass estimate, Mass ta
         boolean capped = gap.abs().isGreaterThan(most);
         Mass capping = capped ? most : gap.abs();
         Mass after =
-                loader.round(gap.isPositive() ? workingMax.plus(capping) : workingMax.minus(capping), Rounding.NEAREST);
+                loads.round(gap.isPositive() ? workingMax.plus(capping) : workingMax.minus(capping), Rounding.NEAREST);
         boolean moves = gap.isPositive() ? after.isGreaterThan(workingMax) : after.isLessThan(workingMax);
         return moves
                 ? Optional.of(new WorkingMaxProposal(workingMax, after, estimate, target, capped))

@@ -16,7 +16,7 @@ import java.util.Optional;
  *
  * <p>One side holds at most {@link #MOST_A_SIDE}. Instances are immutable and worth keeping.
  */
-public final class Loader {
+public final class Loader extends Loads {
 
     /** More than any sleeve takes. */
     public static final Mass MOST_A_SIDE = Mass.ofKg(400);
@@ -71,95 +71,34 @@ public final class Loader {
         return kit;
     }
 
-    /** The heaviest load there is. */
-    public Mass heaviest() {
-        return total(sums[0].length - 1);
+    @Override
+    public String name() {
+        return kit.bar().name();
     }
 
-    /** All loads of this kit, lightest first. */
-    public List<Mass> loads() {
-        List<Mass> loads = new ArrayList<>(sums[0].length);
-        for (int i = 0; i < sums[0].length; i++) {
-            loads.add(total(i));
-        }
-        return loads;
+    @Override
+    public boolean takesPlates() {
+        return true;
     }
 
-    private Mass total(int index) {
+    @Override
+    int size() {
+        return sums[0].length;
+    }
+
+    @Override
+    Mass at(int index) {
         return kit.base().plus(Mass.ofTensOfNanograms(sums[0][index]).times(2));
     }
 
-    /** Whether exactly this load can be put on the bar. */
-    public boolean canLoad(Mass load) {
-        return sideOf(load).filter(side -> makes(0, side)).isPresent();
+    @Override
+    Loading loading(int index) {
+        return kit.with(fewest(0, Integer.MAX_VALUE, sums[0][index]));
     }
 
-    /** The load asked for as it can be put on the bar by the coach's rule, with the fewest plates. */
-    public Fit fit(Mass asked, Rounding rule) {
-        Slot slot = slot(asked, rule);
-        return new Fit(asked, kit.with(fewest(0, Integer.MAX_VALUE, sums[0][slot.index()])), slot.limit());
-    }
-
-    /**
-     * The load asked for as it can be put on a bar that carries plates already, with the fewest plates moved; of
-     * those, with the fewest plates.
-     */
-    public Fit fit(Mass asked, Rounding rule, PlateStack onTheBar) {
-        Slot slot = slot(asked, rule);
-        return new Fit(asked, kit.with(keeping(onTheBar, sums[0][slot.index()])), slot.limit());
-    }
-
-    /** The load alone, without looking for its plates. */
-    public Mass round(Mass asked, Rounding rule) {
-        return total(slot(asked, rule).index());
-    }
-
-    /**
-     * The distance between the two neighbouring loads around this one: from a load that can be made to the next
-     * heavier. At the end of the kit, the last step there is; zero when the kit makes one load only.
-     */
-    public Mass stepAt(Mass load) {
-        int last = sums[0].length - 1;
-        if (last == 0) {
-            return Mass.ZERO;
-        }
-        int below = Math.min(slot(load, Rounding.DOWN).index(), last - 1);
-        return total(below + 1).minus(total(below));
-    }
-
-    private record Slot(int index, Fit.Limit limit) {}
-
-    private Slot slot(Mass asked, Rounding rule) {
-        if (asked.isLessThan(kit.base())) {
-            return new Slot(0, Fit.Limit.BELOW_THE_BAR);
-        }
-        if (asked.isGreaterThan(heaviest())) {
-            return new Slot(sums[0].length - 1, Fit.Limit.BEYOND_THE_PLATES);
-        }
-        int found = Arrays.binarySearch(sums[0], asked.minus(kit.base()).half().tensOfNanograms());
-        int below = found >= 0 ? found : -found - 2;
-        if (total(below).equals(asked)) {
-            return new Slot(below, Fit.Limit.NONE);
-        }
-        int index =
-                switch (rule) {
-                    case DOWN -> below;
-                    case UP -> below + 1;
-                    case NEAREST ->
-                        total(below + 1)
-                                        .distanceTo(asked)
-                                        .isLessThan(total(below).distanceTo(asked))
-                                ? below + 1
-                                : below;
-                };
-        return new Slot(index, Fit.Limit.NONE);
-    }
-
-    private Optional<Long> sideOf(Mass load) {
-        Mass plates = load.minus(kit.base());
-        return plates.isNegative() || !plates.half().times(2).equals(plates)
-                ? Optional.empty()
-                : Optional.of(plates.half().tensOfNanograms());
+    @Override
+    Loading loading(int index, PlateStack onTheBar) {
+        return kit.with(keeping(onTheBar, sums[0][index]));
     }
 
     /** Whether the kinds of plate from this one on can make a side of exactly this mass. */

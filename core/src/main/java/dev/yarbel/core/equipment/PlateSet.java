@@ -12,6 +12,9 @@ public final class PlateSet {
     /** Pairs of one kind of plate, since a bar takes one on each side. */
     public record Pairs(Plate plate, int count) {}
 
+    /** No plates. */
+    public static final PlateSet NONE = new PlateSet(List.of());
+
     private final List<Pairs> heaviestFirst;
 
     private PlateSet(List<Pairs> heaviestFirst) {

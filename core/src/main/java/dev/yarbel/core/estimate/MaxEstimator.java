@@ -14,7 +14,7 @@ public interface MaxEstimator {
      *
      * @param lift the lift; sets of others are passed over
      * @param curve this lifter's rep curve for the lift
-     * @param start what was known before the first session, if anything
+     * @param start what was set down, if anything; sessions before its day are passed over
      * @param sessions finished sessions, in any order
      * @return empty when neither a start nor any set says anything
      */

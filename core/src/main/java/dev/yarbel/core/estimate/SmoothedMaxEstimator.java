@@ -43,6 +43,8 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
     public Optional<MaxEstimate> estimate(
             Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions) {
         List<LiftedSession> inOrder = sessions.stream()
+                .filter(session ->
+                        start.filter(s -> session.date().isBefore(s.since())).isEmpty())
                 .sorted(Comparator.comparing(LiftedSession::date))
                 .toList();
         Level level =

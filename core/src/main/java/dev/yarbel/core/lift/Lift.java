@@ -30,11 +30,6 @@ public record Lift(String key) implements Comparable<Lift> {
         return equals(DEADLIFT);
     }
 
-    /** Whether a miss leaves the bar on the lifter: squats and presses need spotters or safeties near the limit. */
-    public boolean pinsTheLifter() {
-        return equals(SQUAT) || equals(BENCH_PRESS) || equals(OVERHEAD_PRESS);
-    }
-
     @Override
     public int compareTo(Lift other) {
         return key.compareTo(other.key);

@@ -21,7 +21,7 @@ public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
         STEPS_DO_NOT_SHRINK,
         /** The last warm-up is neither within 88 to 95 % of the top nor a short step from a light one. */
         LAST_STEP_OUT_OF_RANGE,
-        /** The top is the bare bar: nothing lighter can be loaded. */
+        /** The top is the bare bar, or the lightest piece: there is nothing lighter. */
         TOP_IS_THE_BAR
     }
 

@@ -3,8 +3,10 @@ package dev.yarbel.core.ramp;
 import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import java.util.ArrayList;
@@ -34,11 +36,30 @@ public final class RampPlanner {
      *
      * @throws IllegalArgumentException when the top cannot be loaded exactly; round it first
      */
-    public static Ramp plan(Loader loader, Mass top) {
-        if (!loader.canLoad(top)) {
+    public static Ramp plan(Loads loads, Mass top) {
+        if (!loads.canLoad(top)) {
             throw new IllegalArgumentException("this kit cannot load " + top);
         }
-        Kit kit = loader.kit();
+        return loads instanceof Loader loader ? withPlates(loader.kit(), top) : withPieces(loads, top);
+    }
+
+    /** Up a row of fixed pieces: the ones nearest to the usual shares, each heavier than the one before. */
+    private static Ramp withPieces(Loads row, Mass top) {
+        List<RampStep> steps = new ArrayList<>();
+        for (Percent share : RampRules.SHARES_OF_PIECES) {
+            Mass load = row.round(top.times(share), Rounding.NEAREST);
+            boolean heavier = steps.isEmpty()
+                    || load.isGreaterThan(steps.get(steps.size() - 1).load());
+            if (heavier && load.isLessThan(top)) {
+                Loading piece = row.fit(load, Rounding.NEAREST).loading();
+                steps.add(new RampStep(piece, RampRules.reps(load.percentOf(top), false)));
+            }
+        }
+        Loading topPiece = row.fit(top, Rounding.NEAREST).loading();
+        return new Ramp(steps, topPiece, steps.isEmpty() ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
+    }
+
+    private static Ramp withPlates(Kit kit, Mass top) {
         if (top.equals(kit.base())) {
             return new Ramp(List.of(), kit.with(PlateStack.EMPTY), Set.of(Ramp.Remark.TOP_IS_THE_BAR));
         }

@@ -2,6 +2,7 @@ package dev.yarbel.core.ramp;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import java.util.List;
 
 /**
  * What makes a good ramp, in shares of the day's top (common practice, no source), and what each thing costs.
@@ -23,6 +24,9 @@ final class RampRules {
     static final Mass SHORT_STEP = Mass.ofKg(10);
     /** A plate lighter than this share of the top is small change. */
     static final Percent SMALL_CHANGE = Percent.of(1);
+
+    /** Where the warm-ups of fixed pieces are looked for. */
+    static final List<Percent> SHARES_OF_PIECES = List.of(Percent.of(50), Percent.of(70), Percent.of(85));
 
     static final long BROKEN_RULE = 1_000_000_000_000L;
     static final long STRIP = 1_000_000_000L;

@@ -1,5 +1,6 @@
 package dev.yarbel.core.session;
 
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.LoadBasis;
 
@@ -15,8 +16,9 @@ public final class Caution {
      * Whether a work set is near the limit in a lift that can pin the lifter, so that spotters or set safeties belong
      * there: asked at RPE 8 or harder, or at 85 % of the estimate and up (common practice, no source).
      */
-    public static boolean needsSpotters(Prescription prescription, ResolvedLoad load, LiftNumbers numbers) {
-        if (!prescription.lift().pinsTheLifter()) {
+    public static boolean needsSpotters(
+            Variation variation, Prescription prescription, ResolvedLoad load, LiftNumbers numbers) {
+        if (!variation.pinsTheLifter()) {
             return false;
         }
         if (prescription.dose().basis() instanceof LoadBasis.AtRpe at

@@ -1,17 +1,45 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import java.util.Optional;
 
-/** What loads of one lift can hang on today. */
-public record LiftNumbers(Optional<Mass> workingMax, Optional<Mass> estimate, RepCurve curve) {
+/**
+ * What loads of one lift can hang on today.
+ *
+ * @param workingMaxThrough the ratio by which the working max was taken from the parent lift's; empty for one of its own
+ * @param estimateThrough the same for the estimate
+ */
+public record LiftNumbers(
+        Optional<Mass> workingMax,
+        Optional<Mass> estimate,
+        RepCurve curve,
+        Optional<Ratio> workingMaxThrough,
+        Optional<Ratio> estimateThrough) {
 
     /** Nothing is known. */
     public static final LiftNumbers NONE = new LiftNumbers(Optional.empty(), Optional.empty(), RepCurve.DEFAULT);
 
-    /** The same with another working max. */
+    /** A lift's own numbers. */
+    public LiftNumbers(Optional<Mass> workingMax, Optional<Mass> estimate, RepCurve curve) {
+        this(workingMax, estimate, curve, Optional.empty(), Optional.empty());
+    }
+
+    /** The same with another working max of its own. */
     public LiftNumbers withWorkingMax(Mass max) {
-        return new LiftNumbers(Optional.of(max), estimate, curve);
+        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough);
+    }
+
+    /** These numbers, and where one is missing, the parent's by the ratio. */
+    LiftNumbers orFrom(LiftNumbers parent, Ratio ratio) {
+        boolean max = workingMax.isEmpty() && parent.workingMax.isPresent();
+        boolean guess = estimate.isEmpty() && parent.estimate.isPresent();
+        return new LiftNumbers(
+                max ? parent.workingMax.map(m -> m.times(ratio.share())) : workingMax,
+                guess ? parent.estimate.map(m -> m.times(ratio.share())) : estimate,
+                curve,
+                max ? Optional.of(ratio) : workingMaxThrough,
+                guess ? Optional.of(ratio) : estimateThrough);
     }
 }

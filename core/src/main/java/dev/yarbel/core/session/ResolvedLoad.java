@@ -18,6 +18,8 @@ public sealed interface ResolvedLoad {
     enum Why {
         NO_ESTIMATE,
         NO_WORKING_MAX,
+        /** Nothing here is made for the lift. */
+        NO_KIT,
         /** A percentage below the day's top, and no top set of that lift above it. */
         NO_TOP_ABOVE,
         /** The top it hangs on has no load itself. */

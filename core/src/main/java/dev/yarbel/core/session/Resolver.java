@@ -1,39 +1,38 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepsInAll;
-import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.LoadBasis;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Works out what doses come to for one lifter with one kit. */
+/** Works out what doses come to for one lifter with the kit at hand. */
 public final class Resolver {
 
-    private final Loader loader;
+    private final KitInUse kit;
     private final Rounding rounding;
-    private final Map<Lift, LiftNumbers> numbers;
+    private final Numbers numbers;
 
     /**
-     * @param loader the lifter's kit
-     * @param rounding the coach's rule for loads that cannot be put on the bar exactly
+     * @param kit what the lifter has at hand
+     * @param rounding the coach's rule for loads that cannot be made exactly
      * @param numbers what loads of each lift can hang on today
      */
-    public Resolver(Loader loader, Rounding rounding, Map<Lift, LiftNumbers> numbers) {
-        this.loader = loader;
+    public Resolver(KitInUse kit, Rounding rounding, Numbers numbers) {
+        this.kit = kit;
         this.rounding = rounding;
-        this.numbers = Map.copyOf(numbers);
+        this.numbers = numbers;
     }
 
-    public Loader loader() {
-        return loader;
+    /** What a lift is done with here; empty when nothing is made for it. */
+    public Optional<Loads> kit(Lift lift) {
+        return kit.forLift(lift);
     }
 
     public Rounding rounding() {
@@ -42,14 +41,12 @@ public final class Resolver {
 
     /** What is known of a lift. */
     public LiftNumbers numbers(Lift lift) {
-        return numbers.getOrDefault(lift, LiftNumbers.NONE);
+        return numbers.of(lift);
     }
 
     /** The same lifter and kit with other numbers for one lift. */
     public Resolver with(Lift lift, UnaryOperator<LiftNumbers> change) {
-        Map<Lift, LiftNumbers> changed = new HashMap<>(numbers);
-        changed.put(lift, change.apply(numbers(lift)));
-        return new Resolver(loader, rounding, changed);
+        return new Resolver(kit, rounding, numbers.with(lift, change));
     }
 
     /** What a day's doses come to before anything was lifted, one for each. */
@@ -87,17 +84,22 @@ public final class Resolver {
                     .<ResolvedLoad>map(estimate -> {
                         Percent share = known.curve()
                                 .share(RepsInAll.of(prescription.dose().reps(), at.rpe()));
-                        return fit(estimate.times(share), new ResolvedLoad.Origin.FromEstimate(estimate, share));
+                        return fit(
+                                prescription.lift(),
+                                estimate.times(share),
+                                new ResolvedLoad.Origin.FromEstimate(estimate, share));
                     })
                     .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_ESTIMATE));
         }
         if (basis instanceof LoadBasis.OfWorkingMax of) {
             return known.workingMax()
-                    .<ResolvedLoad>map(max ->
-                            fit(max.times(of.percent()), new ResolvedLoad.Origin.FromWorkingMax(max, of.percent())))
+                    .<ResolvedLoad>map(max -> fit(
+                            prescription.lift(),
+                            max.times(of.percent()),
+                            new ResolvedLoad.Origin.FromWorkingMax(max, of.percent())))
                     .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
-        return fit(((LoadBasis.Fixed) basis).load(), new ResolvedLoad.Origin.AsWritten());
+        return fit(prescription.lift(), ((LoadBasis.Fixed) basis).load(), new ResolvedLoad.Origin.AsWritten());
     }
 
     private ResolvedLoad belowTop(
@@ -116,6 +118,7 @@ public final class Resolver {
         ResolvedLoad planned = above.get(topIndex.get());
         return planned.load()
                 .<ResolvedLoad>map(load -> below(
+                        top.lift(),
                         load,
                         drop,
                         new ResolvedLoad.Origin.BelowPlannedTop(top.letter(), load, drop, planned.isAbout())))
@@ -136,8 +139,11 @@ public final class Resolver {
         Optional<Mass> made = lastMade(top.lift(), tops);
         boolean missed = made.isEmpty();
         return made.or(() -> lastMade(top.lift(), done))
-                .<ResolvedLoad>map(load ->
-                        below(load, drop, new ResolvedLoad.Origin.BelowLiftedTop(top.letter(), load, drop, missed)))
+                .<ResolvedLoad>map(load -> below(
+                        top.lift(),
+                        load,
+                        drop,
+                        new ResolvedLoad.Origin.BelowLiftedTop(top.letter(), load, drop, missed)))
                 .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NOTHING_MADE));
     }
 
@@ -149,11 +155,13 @@ public final class Resolver {
                 .map(set -> set.load());
     }
 
-    private ResolvedLoad below(Mass top, Percent drop, ResolvedLoad.Origin origin) {
-        return fit(top.times(Percent.HUNDRED.minus(drop)), origin);
+    private ResolvedLoad below(Lift lift, Mass top, Percent drop, ResolvedLoad.Origin origin) {
+        return fit(lift, top.times(Percent.HUNDRED.minus(drop)), origin);
     }
 
-    private ResolvedLoad fit(Mass asked, ResolvedLoad.Origin origin) {
-        return new ResolvedLoad.Known(loader.fit(asked, rounding), origin);
+    private ResolvedLoad fit(Lift lift, Mass asked, ResolvedLoad.Origin origin) {
+        return kit.forLift(lift)
+                .<ResolvedLoad>map(loads -> new ResolvedLoad.Known(loads.fit(asked, rounding), origin))
+                .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_KIT));
     }
 }

@@ -1,7 +1,6 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
@@ -68,7 +67,8 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
             Optional<Fit> fit =
                     now.get(i) instanceof ResolvedLoad.Known known ? Optional.of(known.fit()) : Optional.empty();
             Optional<Ramp> ramp = begun.add(prescription.lift())
-                    ? fit.map(f -> RampPlanner.plan(resolver.loader(), f.load()))
+                    ? fit.map(f ->
+                            RampPlanner.plan(resolver.kit(prescription.lift()).orElseThrow(), f.load()))
                     : Optional.empty();
             slots.add(new SlotPlan(prescription, planned.get(i), now.get(i), ramp));
             station.add(prescription, ramp, fit.map(Fit::load));
@@ -79,15 +79,13 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
     /** The bar as it goes through the day, set by set. */
     private static final class Station {
 
-        private final Loader loader;
-        private final Rounding rounding;
+        private final Resolver resolver;
         private final Map<TaskKey, Mass> lifted = new HashMap<>();
         private final List<Task> tasks = new ArrayList<>();
         private PlateStack onTheBar = PlateStack.EMPTY;
 
         Station(Resolver resolver, List<DoneSet> done) {
-            this.loader = resolver.loader();
-            this.rounding = resolver.rounding();
+            this.resolver = resolver;
             done.forEach(d -> lifted.put(d.task(), d.set().load()));
         }
 
@@ -105,7 +103,7 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
             for (int i = 1; i <= sets; i++) {
                 Optional<Loading> loading = i == 1 && ramp.isPresent()
                         ? ramp.map(Ramp::top)
-                        : load.map(l -> loader.fit(l, rounding, onTheBar).loading());
+                        : load.flatMap(l -> loading(lift, l, resolver.rounding(), onTheBar));
                 add(
                         TaskKey.work(prescription.letter(), i),
                         lift,
@@ -127,10 +125,14 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
             tasks.add(new Task(key, lift, onTheBar, loading, reps));
             PlateStack asPlanned = loading.map(Loading::stack).orElse(onTheBar);
             onTheBar = Optional.ofNullable(lifted.get(key))
-                    .map(load -> loader.fit(load, Rounding.NEAREST, asPlanned)
-                            .loading()
-                            .stack())
+                    .flatMap(load -> loading(lift, load, Rounding.NEAREST, asPlanned))
+                    .map(Loading::stack)
                     .orElse(asPlanned);
+        }
+
+        private Optional<Loading> loading(Lift lift, Mass load, Rounding rounding, PlateStack before) {
+            return resolver.kit(lift)
+                    .map(loads -> loads.fit(load, rounding, before).loading());
         }
     }
 

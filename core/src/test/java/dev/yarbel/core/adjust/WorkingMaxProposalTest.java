@@ -14,7 +14,9 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -129,10 +131,12 @@ class WorkingMaxProposalTest {
         Block block =
                 new Block(monday, 3, List.of(new TrainingDay("Day 1", 0, List.of(top, backOff, straight, bench))));
         Resolver before = new Resolver(
-                Kits.kg(), Rounding.NEAREST, Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(120)));
+                KitInUse.of(Kits.kg()),
+                Rounding.NEAREST,
+                Numbers.of(Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(120))));
         Resolver then = before.with(Lift.SQUAT, n -> n.withWorkingMax(Mass.ofKg(205)));
 
-        List<LoadChange> changes = LoadChange.between(before, then, block, Lift.SQUAT, monday);
+        List<LoadChange> changes = LoadChange.between(before, then, block, monday);
 
         assertThat(changes).extracting(LoadChange::date).containsExactly(monday.plusWeeks(1), monday.plusWeeks(2));
         assertThat(changes).allSatisfy(change -> {

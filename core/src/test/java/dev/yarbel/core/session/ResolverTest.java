@@ -26,11 +26,11 @@ import org.junit.jupiter.api.Test;
 class ResolverTest {
 
     private static final Resolver KG_LIFTER = new Resolver(
-            Kits.kg(),
+            KitInUse.of(Kits.kg()),
             Rounding.NEAREST,
-            Map.of(
+            Numbers.of(Map.of(
                     Lift.SQUAT,
-                    new LiftNumbers(Optional.of(Mass.ofKg(180)), Optional.of(Mass.ofKg(190)), RepCurve.DEFAULT)));
+                    new LiftNumbers(Optional.of(Mass.ofKg(180)), Optional.of(Mass.ofKg(190)), RepCurve.DEFAULT))));
 
     private static Prescription squat(String letter, String dose) {
         return new Prescription(letter, Lift.SQUAT, Dose.parse(dose));
@@ -66,7 +66,7 @@ class ResolverTest {
     /** Common practice, no source: a single at 500 and back-offs 22 % lighter are 390. */
     @Test
     void backOffsHangOnWhatWasLifted() {
-        Resolver lb = new Resolver(Kits.lb(), Rounding.NEAREST, Map.of());
+        Resolver lb = new Resolver(KitInUse.of(Kits.lb()), Rounding.NEAREST, Numbers.of(Map.of()));
         List<Prescription> day = List.of(squat("A", "1 @8"), squat("B", "5x5 -22%"));
         DoneSet top =
                 new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofLb(500), 1, Effort.parse("8")));
@@ -130,7 +130,7 @@ class ResolverTest {
     void whatCannotBeSaidSaysWhy() {
         assertThat(KG_LIFTER.resolve(List.of(squat("A", "5x5 -22%"))).get(0))
                 .isEqualTo(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_TOP_ABOVE));
-        Resolver stranger = new Resolver(Kits.kg(), Rounding.NEAREST, Map.of());
+        Resolver stranger = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of()));
         assertThat(stranger.resolve(List.of(squat("A", "1 @8"), squat("B", "3x5 75%"), squat("C", "3x5 -10%"))))
                 .containsExactly(
                         new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_ESTIMATE),
@@ -192,7 +192,7 @@ class ResolverTest {
 
     @Test
     void anotherLiftBeginsWithAnEmptyBar() {
-        Resolver two = new Resolver(Kits.kg(), Rounding.NEAREST, Map.of());
+        Resolver two = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of()));
         List<Prescription> day =
                 List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
         SessionPlan plan = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")));

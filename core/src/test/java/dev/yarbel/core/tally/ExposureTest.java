@@ -7,13 +7,16 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.TaskKey;
@@ -28,8 +31,8 @@ class ExposureTest {
 
     private static final LiftNumbers MAX_200 =
             new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT);
-    private static final Resolver LIFTER =
-            new Resolver(Kits.kg(), Rounding.NEAREST, Map.of(Lift.SQUAT, MAX_200, Lift.DEADLIFT, MAX_200));
+    private static final Resolver LIFTER = new Resolver(
+            KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(Lift.SQUAT, MAX_200, Lift.DEADLIFT, MAX_200)));
 
     private static Prescription squat(String letter, String dose) {
         return new Prescription(letter, Lift.SQUAT, Dose.parse(dose));
@@ -120,12 +123,15 @@ class ExposureTest {
         "squat, 5 @7, false",
         "bench-press, 1 @8, true",
         "deadlift, 1 @9, false",
+        "front-squat, 1 @8, true",
+        "sumo-deadlift, 1 @9, false",
         "squat, 3x3 85%, true",
         "squat, 3x3 82.5%, false"
     })
     void spottersBelongToNearLimitSetsThatCanPin(String lift, String dose, boolean needed) {
         Prescription prescription = new Prescription("A", new Lift(lift), Dose.parse(dose));
         assertThat(Caution.needsSpotters(
+                        Catalogue.STANDARD.of(prescription.lift()),
                         prescription,
                         LIFTER.resolve(List.of(prescription)).get(0),
                         LIFTER.numbers(prescription.lift())))

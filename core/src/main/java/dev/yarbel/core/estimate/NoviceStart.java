@@ -1,0 +1,117 @@
+package dev.yarbel.core.estimate;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import java.util.List;
+
+/**
+ * Finding a starting working max for somebody who has none.
+ *
+ * <p>Either by a guided test, sets of five that climb until three repetitions are left; or by a load good for 15 to 20
+ * repetitions, which is where a beginner's fives start, at 60 % of the working max. Steps of the test: 15 % of the load
+ * after a set with more than four left, 5 % after one with four left, one step of the kit at least. Both are common
+ * practice without a source; the sizes of the steps are our own starting values.
+ */
+public final class NoviceStart {
+
+    /** Repetitions of each set of the test. */
+    public static final int REPS = 5;
+
+    /** After so many sets the day is too long to tell anything. */
+    public static final int MOST_SETS = 12;
+
+    private static final Rpe THREE_LEFT = Rpe.of(7);
+
+    private static final Percent EASY_STEP = Percent.of(115);
+    private static final Percent NEAR_STEP = Percent.of(105);
+    private static final Percent SHARE_OF_MAX = Percent.of(90);
+    private static final Percent FIVES_START = Percent.of(60);
+
+    private NoviceStart() {}
+
+    /** A set of five as it went. */
+    public record TestSet(Mass load, Effort effort) {
+
+        public TestSet {
+            if (!load.isPositive()) {
+                throw new IllegalArgumentException("a set has a load");
+            }
+        }
+    }
+
+    /** What follows from the sets so far. */
+    public sealed interface Step {
+
+        /** Another set of five. */
+        record Another(Mass load) implements Step {}
+
+        /**
+         * The test is over.
+         *
+         * @param max what the last set made speaks for
+         * @param workingMax 90 % of it, rounded down to what can be loaded
+         * @param overshot whether fewer than three were left, or a set was missed: the last step was too large
+         */
+        record Over(Mass max, Mass workingMax, boolean overshot) implements Step {}
+
+        /** The kit or the day ended before three repetitions were left: the max is at least this. */
+        record Ended(Mass atLeast, Mass workingMax) implements Step {}
+
+        /** Five were not there with the lightest load. */
+        record TooHeavy() implements Step {}
+    }
+
+    /** What to do after the sets so far; the first set is the lightest load there is. */
+    public static Step next(List<TestSet> sets, Loads loads, RepCurve curve) {
+        if (sets.isEmpty()) {
+            return new Step.Another(loads.lightest());
+        }
+        TestSet last = sets.get(sets.size() - 1);
+        if (last.effort() instanceof Effort.Missed) {
+            return sets.size() == 1 ? new Step.TooHeavy() : over(sets.get(sets.size() - 2), true, loads, curve);
+        }
+        if (last.effort() instanceof Effort.Rated rated && rated.rpe().compareTo(THREE_LEFT) >= 0) {
+            return over(last, rated.rpe().compareTo(THREE_LEFT) > 0, loads, curve);
+        }
+        Mass heavier = heavier(last, loads);
+        if (sets.size() >= MOST_SETS || !heavier.isGreaterThan(last.load())) {
+            Mass atLeast = max(last, curve);
+            return new Step.Ended(atLeast, workingMaxOf(atLeast, loads));
+        }
+        return new Step.Another(heavier);
+    }
+
+    private static Mass heavier(TestSet last, Loads loads) {
+        Percent step = last.effort() instanceof Effort.MoreThanFourLeft ? EASY_STEP : NEAR_STEP;
+        Mass heavier = loads.round(last.load().times(step), Rounding.NEAREST);
+        return heavier.isGreaterThan(last.load())
+                ? heavier
+                : loads.round(last.load().plus(loads.stepAt(last.load())), Rounding.NEAREST);
+    }
+
+    private static Step over(TestSet set, boolean overshot, Loads loads, RepCurve curve) {
+        Mass max = max(set, curve);
+        return new Step.Over(max, workingMaxOf(max, loads), overshot);
+    }
+
+    /** More than four left speaks for four at least. */
+    private static Mass max(TestSet set, RepCurve curve) {
+        Rpe rpe = set.effort() instanceof Effort.Rated rated ? rated.rpe() : Rpe.LOWEST_THAT_ESTIMATES;
+        return curve.max(set.load(), RepsInAll.of(REPS, rpe));
+    }
+
+    private static Mass workingMaxOf(Mass max, Loads loads) {
+        return loads.round(max.times(SHARE_OF_MAX), Rounding.DOWN);
+    }
+
+    /** The working max of which a load good for 15 to 20 repetitions is the 60 % that a beginner's fives start at. */
+    public static Mass workingMax(Mass goodForFifteen, Loads loads) {
+        return loads.round(goodForFifteen.asShareOf(FIVES_START), Rounding.DOWN);
+    }
+}

@@ -1,0 +1,84 @@
+package dev.yarbel.core.lift;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The lifts and events that can be planned: {@link StandardLifts} and what a club's coaches added. */
+public final class Catalogue {
+
+    /** Without anybody's own variations. */
+    public static final Catalogue STANDARD = new Catalogue(StandardLifts.all());
+
+    private final Map<Lift, Variation> byLift = new LinkedHashMap<>();
+
+    private Catalogue(Collection<Variation> variations) {
+        variations.forEach(variation -> byLift.put(variation.lift(), variation));
+    }
+
+    /** This catalogue and a club's own variations; one of the same key takes the place of ours. */
+    public Catalogue with(Collection<Variation> own) {
+        if (own.isEmpty()) {
+            return this;
+        }
+        List<Variation> all = new ArrayList<>(byLift.values());
+        all.addAll(own);
+        return new Catalogue(all);
+    }
+
+    /** Every lift, ours first, each after its parent. */
+    public List<Variation> all() {
+        return List.copyOf(byLift.values());
+    }
+
+    /** A lift of the catalogue. */
+    public Optional<Variation> find(Lift lift) {
+        return Optional.ofNullable(byLift.get(lift));
+    }
+
+    /** What is known of a lift, which may be nothing. */
+    public Variation of(Lift lift) {
+        return find(lift).orElseGet(() -> Variation.unknown(lift));
+    }
+
+    /** The lift at the root of a variation's family; a lift that stands alone is its own. */
+    public Lift root(Lift lift) {
+        Set<Lift> seen = new HashSet<>();
+        Lift root = lift;
+        while (seen.add(root)) {
+            Optional<Ratio> parent = of(root).parent();
+            if (parent.isEmpty()) {
+                return root;
+            }
+            root = parent.get().to();
+        }
+        return root;
+    }
+
+    /** The default ratio of each variation to its parent. */
+    public Map<Lift, Ratio> ratios() {
+        return byLift.values().stream()
+                .filter(variation -> variation.parent().isPresent())
+                .collect(Collectors.toMap(
+                        Variation::lift, variation -> variation.parent().orElseThrow()));
+    }
+
+    /** Whether a lift loads a place of the body. */
+    public boolean loads(Lift lift, Tissue place) {
+        return of(lift).loads().contains(place);
+    }
+
+    /** The places of the body that any of these lifts load. */
+    public Set<Tissue> loadedBy(Collection<Lift> lifts) {
+        Set<Tissue> places = EnumSet.noneOf(Tissue.class);
+        lifts.forEach(lift -> places.addAll(of(lift).loads()));
+        return places;
+    }
+}

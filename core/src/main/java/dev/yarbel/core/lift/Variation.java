@@ -1,0 +1,84 @@
+package dev.yarbel.core.lift;
+
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.measure.Percent;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What is known of a lift or event apart from who does it.
+ *
+ * @param parent what it is a variation of, with the cautious default ratio to it; empty for a lift that stands alone
+ * @param contest whether it is contested
+ * @param trains the muscles it trains
+ * @param loads the places of the body it loads
+ * @param recovery how long it takes to recover from, as a share of what its parent takes: 85, 100 or 110 %
+ * @param start the phase a repetition begins with
+ * @param implement what it is done with
+ * @param pins whether the bar is set down on pins
+ * @param pinsTheLifter whether a miss leaves the load on the lifter: spotters or set safeties belong near the limit
+ * @param measures what stands on its set-up card
+ */
+public record Variation(
+        Lift lift,
+        Optional<Ratio> parent,
+        boolean contest,
+        Set<Muscle> trains,
+        Set<Tissue> loads,
+        Percent recovery,
+        Start start,
+        Implement implement,
+        boolean pins,
+        boolean pinsTheLifter,
+        List<SetUpMeasure> measures) {
+
+    public Variation {
+        if (parent.filter(ratio -> ratio.to().equals(lift)).isPresent()) {
+            throw new IllegalArgumentException(lift + " cannot be its own parent");
+        }
+        trains = Set.copyOf(trains);
+        loads = Set.copyOf(loads);
+        measures = List.copyOf(measures);
+    }
+
+    /** A lift of which nothing is known but its key: done with a barbell, lowered first. */
+    public static Variation unknown(Lift lift) {
+        return new Variation(
+                lift,
+                Optional.empty(),
+                false,
+                Set.of(),
+                Set.of(),
+                Percent.HUNDRED,
+                Start.LOWERING,
+                Implement.BARBELL,
+                false,
+                true,
+                List.of());
+    }
+
+    /**
+     * A coach's own variation: like its parent in what it trains and loads, with its own ratio, implement and measures.
+     */
+    public Variation varied(Lift own, Percent ratio, Implement with, boolean onPins, List<SetUpMeasure> card) {
+        return new Variation(
+                own,
+                Optional.of(new Ratio(lift, ratio, Ratio.Source.DEFAULT)),
+                false,
+                trains,
+                loads,
+                Percent.HUNDRED,
+                start,
+                with,
+                onPins,
+                pinsTheLifter,
+                card);
+    }
+
+    /** What a gym must have for it. */
+    public Gym.Need need() {
+        return new Gym.Need(implement, lift.key(), pins);
+    }
+}

@@ -1,0 +1,18 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.lift.Lift;
+import java.util.Optional;
+
+/** What a lifter has at hand today: the loads each lift can be done with. */
+@FunctionalInterface
+public interface KitInUse {
+
+    /** The loads for a lift; empty when nothing there is made for it. */
+    Optional<Loads> forLift(Lift lift);
+
+    /** The same loads for every lift. */
+    static KitInUse of(Loads loads) {
+        return lift -> Optional.of(loads);
+    }
+}

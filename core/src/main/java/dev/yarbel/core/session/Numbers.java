@@ -1,0 +1,60 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Ratio;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/**
+ * What one lifter's loads can hang on today, lift by lift. A variation without a number of its own takes its parent's by
+ * their ratio, and the parent's again from its own parent.
+ */
+public final class Numbers {
+
+    private final Map<Lift, LiftNumbers> own;
+    private final Map<Lift, Ratio> ratios;
+
+    private Numbers(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios) {
+        this.own = Map.copyOf(own);
+        this.ratios = Map.copyOf(ratios);
+    }
+
+    /** Lifts with their own numbers, and none that take theirs from another. */
+    public static Numbers of(Map<Lift, LiftNumbers> own) {
+        return of(own, Map.of());
+    }
+
+    /**
+     * Lifts with their own numbers.
+     *
+     * @param ratios for each variation, its ratio to the parent
+     */
+    public static Numbers of(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios) {
+        return new Numbers(own, ratios);
+    }
+
+    /** What loads of a lift can hang on. */
+    public LiftNumbers of(Lift lift) {
+        return of(lift, new HashSet<>());
+    }
+
+    private LiftNumbers of(Lift lift, Set<Lift> onTheWay) {
+        LiftNumbers numbers = own.getOrDefault(lift, LiftNumbers.NONE);
+        Ratio ratio = ratios.get(lift);
+        boolean complete =
+                numbers.workingMax().isPresent() && numbers.estimate().isPresent();
+        return complete || ratio == null || !onTheWay.add(lift)
+                ? numbers
+                : numbers.orFrom(of(ratio.to(), onTheWay), ratio);
+    }
+
+    /** The same lifter with other numbers for one lift, and so for those that take theirs from it. */
+    public Numbers with(Lift lift, UnaryOperator<LiftNumbers> change) {
+        Map<Lift, LiftNumbers> changed = new HashMap<>(own);
+        changed.put(lift, change.apply(own.getOrDefault(lift, LiftNumbers.NONE)));
+        return new Numbers(changed, ratios);
+    }
+}

@@ -1,0 +1,101 @@
+package dev.yarbel.core.estimate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.estimate.NoviceStart.Step;
+import dev.yarbel.core.estimate.NoviceStart.TestSet;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+class NoviceStartTest {
+
+    private static final Loads KIT = Kits.kg();
+
+    private static TestSet set(String kg, String effort) {
+        return new TestSet(Mass.of(kg, MassUnit.KG), Effort.parse(effort));
+    }
+
+    private static Step next(TestSet... sets) {
+        return NoviceStart.next(List.of(sets), KIT, RepCurve.DEFAULT);
+    }
+
+    @Test
+    void theTestStartsWithTheBareBarAndClimbsFasterWhileItIsEasy() {
+        assertThat(next()).isEqualTo(new Step.Another(Mass.ofKg(20)));
+        assertThat(next(set("60", "easy"))).isEqualTo(new Step.Another(Mass.of("70", MassUnit.KG)));
+        assertThat(next(set("60", "6"))).isEqualTo(new Step.Another(Mass.of("62.5", MassUnit.KG)));
+        // 5 % of 20 kg is less than the kit's smallest step
+        assertThat(next(set("20", "6"))).isEqualTo(new Step.Another(Mass.of("22.5", MassUnit.KG)));
+    }
+
+    @Test
+    void threeLeftEndIt() {
+        Step.Over over = (Step.Over) next(set("60", "easy"), set("70", "7"));
+        assertThat(over.max()).isEqualTo(RepCurve.DEFAULT.max(Mass.ofKg(70), RepsInAll.of(5, Rpe.of(7))));
+        assertThat(over.workingMax().compareTo(over.max().times(Percent.of(90))))
+                .isNotPositive();
+        assertThat(KIT.canLoad(over.workingMax())).isTrue();
+        assertThat(over.overshot()).isFalse();
+        assertThat(((Step.Over) next(set("70", "9"))).overshot()).isTrue();
+    }
+
+    @Test
+    void aMissedSetFallsBackToTheOneBefore() {
+        Step.Over over = (Step.Over) next(set("60", "6"), set("65", "missed"));
+        assertThat(over.max()).isEqualTo(RepCurve.DEFAULT.max(Mass.ofKg(60), RepsInAll.of(5, Rpe.of(6))));
+        assertThat(over.overshot()).isTrue();
+        assertThat(next(set("20", "missed"))).isEqualTo(new Step.TooHeavy());
+    }
+
+    @Test
+    void theKitOrTheDayMayEndFirst() {
+        Loads bare = Kits.bar20("");
+        assertThat(NoviceStart.next(List.of(set("20", "easy")), bare, RepCurve.DEFAULT))
+                .isInstanceOf(Step.Ended.class);
+    }
+
+    @Property
+    void whoeverIsHonestIsFoundWithinTwelveSetsAndNeverAboveTheirMax(@ForAll @IntRange(min = 30, max = 200) int maxKg) {
+        Mass max = Mass.ofKg(maxKg);
+        List<TestSet> sets = new ArrayList<>();
+        Step step = NoviceStart.next(sets, KIT, RepCurve.DEFAULT);
+        while (step instanceof Step.Another another) {
+            sets.add(new TestSet(another.load(), rate(max, another.load())));
+            step = NoviceStart.next(sets, KIT, RepCurve.DEFAULT);
+        }
+        assertThat(sets).hasSizeLessThanOrEqualTo(NoviceStart.MOST_SETS);
+        Mass workingMax = step instanceof Step.Over over ? over.workingMax() : ((Step.Ended) step).workingMax();
+        assertThat(workingMax.isGreaterThan(max)).isFalse();
+    }
+
+    /** As somebody of that max would rate five with the load. */
+    private static Effort rate(Mass max, Mass load) {
+        for (String rating : List.of("6", "7", "8", "9", "10")) {
+            Mass good = max.times(RepCurve.DEFAULT.share(RepsInAll.of(5, Rpe.parse(rating))));
+            if (!load.isGreaterThan(good)) {
+                Mass easy = max.times(RepCurve.DEFAULT.share(RepsInAll.of(5, Rpe.parse("5"))));
+                return load.isGreaterThan(easy) ? Effort.parse(rating) : Effort.parse("easy");
+            }
+        }
+        return Effort.parse("missed");
+    }
+
+    @Test
+    void aLoadGoodForFifteenIsSixtyPercent() {
+        assertThat(NoviceStart.workingMax(Mass.ofKg(30), KIT)).isEqualTo(Mass.ofKg(50));
+        assertThat(NoviceStart.workingMax(Mass.ofKg(31), KIT)).isEqualTo(Mass.ofKg(50));
+    }
+}

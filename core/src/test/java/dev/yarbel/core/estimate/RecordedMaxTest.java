@@ -1,0 +1,106 @@
+package dev.yarbel.core.estimate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.estimate.RecordedMax.Kind;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.LiftedSet;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RecordedMaxTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2026, 3, 10);
+
+    private static RecordedMax max(Kind kind, int kg, int reps, int daysAgo) {
+        return new RecordedMax(Lift.SQUAT, kind, Mass.ofKg(kg), reps, TODAY.minusDays(daysAgo), Set.of(), "");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"CONTEST, 84, false", "CONTEST, 90, false", "CONTEST, 91, true", "TESTED, 200, true", "GOAL, 400, false"
+    })
+    void aMaxIsStaleAfterTwelveWeeksAndAGoalNever(Kind kind, int daysAgo, boolean stale) {
+        assertThat(max(kind, 200, 1, daysAgo).isStale(TODAY)).isEqualTo(stale);
+    }
+
+    @Test
+    void theEstimateStartsAtTheNewestLiftedSingle() {
+        assertThat(start(
+                        max(Kind.CONTEST, 200, 1, 90),
+                        max(Kind.TESTED, 205, 1, 20),
+                        max(Kind.ESTIMATED, 230, 1, 5),
+                        max(Kind.GOAL, 250, 1, 1)))
+                .contains(new StartingMax(Mass.ofKg(205), TODAY.minusDays(20)));
+    }
+
+    @Test
+    void withoutASingleItStartsAtTheNewestGuessOrRepMax() {
+        assertThat(start(max(Kind.ESTIMATED, 190, 1, 30), max(Kind.REP_MAX, 180, 3, 10))
+                        .orElseThrow()
+                        .max())
+                .isEqualTo(max(Kind.REP_MAX, 180, 3, 10).max(RepCurve.DEFAULT));
+        assertThat(start(max(Kind.REP_MAX, 100, 20, 10))).isEmpty();
+        assertThat(start(max(Kind.GOAL, 300, 1, 1))).isEmpty();
+    }
+
+    private static Optional<StartingMax> start(RecordedMax... maxes) {
+        return StartingMax.from(List.of(maxes), RepCurve.DEFAULT);
+    }
+
+    @Test
+    void sessionsBeforeTheStartSayNothingMore() {
+        LiftedSession heavy = new LiftedSession(
+                TODAY.minusDays(40), List.of(new LiftedSet(Lift.SQUAT, Mass.ofKg(250), 1, Effort.parse("9"))));
+        MaxEstimate estimate = new SmoothedMaxEstimator()
+                .estimate(
+                        Lift.SQUAT,
+                        RepCurve.DEFAULT,
+                        Optional.of(new StartingMax(Mass.ofKg(200), TODAY.minusDays(30))),
+                        List.of(heavy))
+                .orElseThrow();
+        assertThat(estimate.max()).isEqualTo(Mass.ofKg(200));
+        assertThat(estimate.movements()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"EPLEY, 116.667", "BRZYCKI, 112.5", "LOMBARDI, 117.462", "OCONNER, 112.5", "LANDER, 113.71"})
+    void aRepMaxIsReadByEachPublishedFormula(RepFormula formula, double kg) {
+        // 100 kg for five to the limit; each value by hand from the formula as published
+        RepMaxReading reading = RepMaxReading.of(Mass.ofKg(100), 5, RepCurve.DEFAULT);
+        assertThat(reading.byFormula().get(formula).in(MassUnit.KG).doubleValue())
+                .isCloseTo(kg, within(0.01));
+        assertThat(reading.byFormula()).hasSize(RepFormula.values().length);
+    }
+
+    @Test
+    void theReadingHasARangeAndSaysWhenTheRepsAreTooMany() {
+        RepMaxReading five = RepMaxReading.of(Mass.ofKg(100), 5, RepCurve.DEFAULT);
+        assertThat(five.lowest()).isEqualTo(five.byFormula().get(RepFormula.OCONNER));
+        assertThat(five.highest().isGreaterThan(five.own())).isTrue();
+        assertThat(five.estimates()).isTrue();
+        assertThat(RepMaxReading.of(Mass.ofKg(100), 12, RepCurve.DEFAULT).estimates())
+                .isTrue();
+        assertThat(RepMaxReading.of(Mass.ofKg(100), 13, RepCurve.DEFAULT).estimates())
+                .isFalse();
+    }
+
+    @Test
+    void onlyARepMaxHasRepetitions() {
+        assertThatThrownBy(() -> max(Kind.CONTEST, 200, 3, 0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> max(Kind.REP_MAX, 200, 1, 0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> max(Kind.REP_MAX, 200, 21, 0)).isInstanceOf(IllegalArgumentException.class);
+    }
+}
