@@ -11,7 +11,7 @@ import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
-import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -37,6 +37,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.springframework.boot.test.context.TestComponent;
@@ -72,11 +73,14 @@ public class Clubs4Tests {
         public final Person coach;
         public final Person lifterPerson;
         public final LifterCard lifter;
+        /** The number of the gym everybody trains in. */
+        public final long gym;
 
-        TestClub(Person coach, Person lifterPerson, LifterCard lifter) {
+        TestClub(Person coach, Person lifterPerson, LifterCard lifter, long gym) {
             this.coach = coach;
             this.lifterPerson = lifterPerson;
             this.lifter = lifter;
+            this.gym = gym;
         }
 
         public LifterPlan plan() {
@@ -135,19 +139,12 @@ public class Clubs4Tests {
         for (String figure : List.of("25", "20", "15", "10", "5", "2.5", "1.25")) {
             pairs.put(Plate.of(figure, MassUnit.KG), 4);
         }
-        long kit = kits.add(club, "Gym", new Kit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs)));
+        long gym = kits.add(club, "Gym", new Kit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs)));
         LifterCard lifter = roster.add(new NewLifter(
-                club,
-                "Lifter " + number,
-                coach,
-                kit,
-                MassUnit.KG,
-                Rounding.NEAREST,
-                Percent.HUNDRED,
-                Optional.empty()));
+                club, "Lifter " + number, coach, MassUnit.KG, Rounding.NEAREST, Percent.HUNDRED, Optional.empty()));
+        kits.trainsIn(lifter, List.of(gym));
         accounts.addLifter(club, "lifter" + number, "Lifter " + number, "secret-" + number, lifter.id());
-        book.start(
-                lifter, Lift.SQUAT, new StartingMax(Mass.ofKg(200), TestSettings.TODAY.minusDays(14)), Mass.ofKg(200));
+        book.start(lifter, tested(200), Mass.ofKg(200));
         plans.add(
                 lifter,
                 "Block",
@@ -161,7 +158,7 @@ public class Clubs4Tests {
                                         slot("A", "1 @8", "1 @8", "1 @8"),
                                         slot("B", "2x5 -20%", "2x5 -20%", "2x5 -20%"),
                                         slot("C", "3x5 75%", "3x5 75%", "3x5 77.5%"))))));
-        return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter);
+        return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter, gym);
     }
 
     /**
@@ -185,14 +182,19 @@ public class Clubs4Tests {
                 club.lifter.clubId(),
                 name,
                 club.coach.accountId(),
-                club.lifter.kitId(),
                 MassUnit.KG,
                 Rounding.NEAREST,
                 Percent.HUNDRED,
                 Optional.empty()));
-        book.start(
-                lifter, Lift.SQUAT, new StartingMax(Mass.ofKg(200), TestSettings.TODAY.minusDays(14)), Mass.ofKg(120));
+        kits.trainsIn(lifter, List.of(club.gym));
+        book.start(lifter, tested(200), Mass.ofKg(120));
         return lifter;
+    }
+
+    /** A squat of so many kilograms, lifted two weeks ago. */
+    private static RecordedMax tested(int kg) {
+        return new RecordedMax(
+                Lift.SQUAT, RecordedMax.Kind.TESTED, Mass.ofKg(kg), 1, TestSettings.TODAY.minusDays(14), Set.of(), "");
     }
 
     private void lift(LifterCard lifter, String name, LocalDate start, int weeks, int days) {

@@ -3,13 +3,30 @@ package dev.yarbel.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
+import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Consistency;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.Muscle;
+import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Start;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.lifter.HealthCheck;
+import dev.yarbel.core.lifter.HealthQuestion;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.lifter.Sport;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.ramp.Ramp;
+import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.tally.Exposure;
-import dev.yarbel.web.book.ChangeKind;
+import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Theme;
 import java.io.IOException;
 import java.io.InputStream;
@@ -47,10 +64,32 @@ class WordsTest {
                         Arrays.stream(Fit.Limit.values())
                                 .filter(limit -> limit != Fit.Limit.NONE)
                                 .flatMap(limit -> Stream.of("load.limit." + limit, "floor.limit." + limit)),
+                        of("tissue.", Tissue.values()),
+                        of("muscle.", Muscle.values()),
+                        of("implement.", Implement.values()),
+                        of("set-up.", SetUpMeasure.values()),
+                        of("worn.", Worn.values()),
+                        of("health.", HealthQuestion.values()),
+                        of("health.state.", HealthCheck.State.values()),
+                        of("max.kind.", RecordedMax.Kind.values()),
+                        of("book.max.kind.", RecordedMax.Kind.values()),
+                        of("book.varies.", Ratio.Source.values()),
+                        of("lifts.ratio.", Ratio.Source.values()),
+                        of("book.begins.", Start.values()),
+                        of("book.mastery.mastery.", Mastery.values()),
+                        of("book.mastery.speaks.", Mastery.values()),
+                        of("book.mastery.consistency.", Consistency.values()),
+                        of("profile.sex.", Sex.values()),
+                        of("profile.sport.", Sport.values()),
+                        of("profile.rounding.", Rounding.values()),
+                        of("profile.unit.", MassUnit.values()),
+                        of("kit.unlike.", Band.Unlike.values()),
+                        Catalogue.STANDARD.all().stream()
+                                .map(variation -> "lift." + variation.lift().key()),
+                        Stream.of("over", "overshot", "ended", "too-heavy").map(state -> "start." + state),
                         of("change.", ChangeKind.values()),
                         of("change.subject.", ChangeKind.values()),
                         of("strip.mark.done.", Exposure.Judgement.values()),
-                        of("lifters.ways.", Rounding.values()),
                         Arrays.stream(Theme.values()).map(theme -> "theme." + theme.code()),
                         Stream.of("TAKEN", "CHANGED", "LEFT").map(code -> "calls.answered." + code),
                         Stream.of("easy", "6", "6.5", "7", "7.5", "8", "8.5", "9", "9.5", "10", "missed")

@@ -55,6 +55,31 @@ class Account {
     }
 
     Member member(Club club) {
-        return new Member(id, clubId, club.zone(), username, name, passwordHash, role != Role.LIFTER, lifterId);
+        return new Member(
+                id,
+                clubId,
+                club.zone(),
+                username,
+                name,
+                passwordHash,
+                role != Role.LIFTER,
+                role == Role.HEAD_COACH,
+                lifterId);
+    }
+
+    String username() {
+        return username;
+    }
+
+    boolean isHeadCoach() {
+        return role == Role.HEAD_COACH;
+    }
+
+    void passwordHash(String hash) {
+        passwordHash = hash;
+    }
+
+    void lifts(long lifter) {
+        lifterId = lifter;
     }
 }

@@ -13,5 +13,9 @@ interface AccountRepository extends Repository<Account, Long> {
 
     Optional<Account> findByClubIdAndId(long clubId, long id);
 
+    Optional<Account> findByClubIdAndLifterId(long clubId, long lifterId);
+
+    List<Account> findByClubIdAndRoleNotOrderByName(long clubId, Account.Role role);
+
     Account save(Account account);
 }

@@ -2,7 +2,9 @@ package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.Person;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -48,6 +50,39 @@ public class Accounts implements UserDetailsService {
     @Transactional(readOnly = true)
     public String name(long clubId, long accountId) {
         return accounts.findByClubIdAndId(clubId, accountId).orElseThrow().name();
+    }
+
+    /** Somebody of a club who signs in. */
+    public record Colleague(long id, String name, String username, boolean headCoach) {}
+
+    /** The coaches of a club, by name. */
+    @Transactional(readOnly = true)
+    public List<Colleague> coaches(long clubId) {
+        return accounts.findByClubIdAndRoleNotOrderByName(clubId, Account.Role.LIFTER).stream()
+                .map(Accounts::colleague)
+                .toList();
+    }
+
+    /** Who signs in as a lifter, if anybody does. */
+    @Transactional(readOnly = true)
+    public Optional<Colleague> ofLifter(long clubId, long lifterId) {
+        return accounts.findByClubIdAndLifterId(clubId, lifterId).map(Accounts::colleague);
+    }
+
+    private static Colleague colleague(Account account) {
+        return new Colleague(account.id(), account.name(), account.username(), account.isHeadCoach());
+    }
+
+    /**
+     * Makes a coach their own lifter.
+     *
+     * @return them as they sign in from now on
+     */
+    public Person lifts(Person coach, long lifterId) {
+        Account account =
+                accounts.findByClubIdAndId(coach.clubId(), coach.accountId()).orElseThrow();
+        account.lifts(lifterId);
+        return person(account.username());
     }
 
     /** Whether any club has been set up. */

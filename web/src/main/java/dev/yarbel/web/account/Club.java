@@ -26,6 +26,10 @@ class Club {
         return id;
     }
 
+    String name() {
+        return name;
+    }
+
     String zone() {
         return zone;
     }

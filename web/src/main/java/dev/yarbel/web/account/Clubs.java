@@ -19,4 +19,9 @@ public class Clubs {
     public ZoneId zone(long clubId) {
         return ZoneId.of(clubs.findById(clubId).orElseThrow().zone());
     }
+
+    /** What a club is called. */
+    public String name(long clubId) {
+        return clubs.findById(clubId).orElseThrow().name();
+    }
 }

@@ -76,7 +76,7 @@ public class FirstRun {
             return Outcome.WRONG_CODE;
         }
         long club = accounts.addClub(form.club().strip(), form.zoneId());
-        accounts.addHeadCoach(club, form.plainUsername(), form.name().strip(), form.password());
+        accounts.addHeadCoach(club, form.head().plainUsername(), form.name().strip(), form.password());
         jdbc.sql("delete from first_run").update();
         LOG.info("the club was set up");
         return Outcome.DONE;

@@ -1,22 +1,16 @@
 package dev.yarbel.web.account;
 
-import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.regex.Pattern;
 
 /** What sets up a club, as it was typed. */
 record FirstRunForm(String code, String club, String zone, String name, String username, String password) {
 
-    private static final Pattern USERNAME = Pattern.compile("[a-z0-9][a-z0-9._-]{1,39}");
     private static final int LONGEST_NAME = 80;
-    private static final int SHORTEST_PASSWORD = 10;
-    /** What bcrypt reads of a password, in bytes. */
-    private static final int LONGEST_PASSWORD = 72;
 
     static final FirstRunForm EMPTY = new FirstRunForm("", "", "", "", "", "");
 
@@ -41,16 +35,7 @@ record FirstRunForm(String code, String club, String zone, String name, String u
         if (!isZone()) {
             errors.put("zone", "zone");
         }
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
-            errors.put("name", "name");
-        }
-        if (!USERNAME.matcher(plainUsername()).matches()) {
-            errors.put("username", "username");
-        }
-        int bytes = password.getBytes(StandardCharsets.UTF_8).length;
-        if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
-            errors.put("password", "password");
-        }
+        errors.putAll(head().errors());
         return errors;
     }
 
@@ -71,8 +56,9 @@ record FirstRunForm(String code, String club, String zone, String name, String u
         return code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
     }
 
-    String plainUsername() {
-        return username.strip().toLowerCase(Locale.ROOT);
+    /** Who becomes the head coach. */
+    JoinForm head() {
+        return new JoinForm(name, username, password);
     }
 
     ZoneId zoneId() {

@@ -2,6 +2,7 @@ package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.Person;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,7 @@ final class Member implements UserDetails, Person, CredentialsContainer {
     private final String name;
     private String passwordHash;
     private final boolean coach;
+    private final boolean headCoach;
     private final Long lifterId;
 
     Member(
@@ -32,6 +34,7 @@ final class Member implements UserDetails, Person, CredentialsContainer {
             String name,
             String passwordHash,
             boolean coach,
+            boolean headCoach,
             Long lifterId) {
         this.accountId = accountId;
         this.clubId = clubId;
@@ -40,6 +43,7 @@ final class Member implements UserDetails, Person, CredentialsContainer {
         this.name = name;
         this.passwordHash = passwordHash;
         this.coach = coach;
+        this.headCoach = headCoach;
         this.lifterId = lifterId;
     }
 
@@ -69,13 +73,23 @@ final class Member implements UserDetails, Person, CredentialsContainer {
     }
 
     @Override
+    public boolean isHeadCoach() {
+        return headCoach;
+    }
+
+    @Override
     public Optional<Long> lifterId() {
         return Optional.ofNullable(lifterId);
     }
 
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {
-        return List.of(new SimpleGrantedAuthority(coach ? "ROLE_COACH" : "ROLE_LIFTER"));
+        List<GrantedAuthority> roles = new ArrayList<>();
+        roles.add(new SimpleGrantedAuthority(coach ? "ROLE_COACH" : "ROLE_LIFTER"));
+        if (headCoach) {
+            roles.add(new SimpleGrantedAuthority("ROLE_HEAD_COACH"));
+        }
+        return roles;
     }
 
     @Override

@@ -57,14 +57,23 @@ class SecurityConfiguration {
     @Bean
     @Order(2)
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/sign-in", "/first-run", "/error")
-                        .permitAll()
-                        .requestMatchers("/calls/**", "/lifters", "/lifters/*/plan/**")
-                        .hasRole("COACH")
-                        .requestMatchers(HttpMethod.POST, "/lifters/*/book/**")
-                        .hasRole("COACH")
-                        .anyRequest()
-                        .authenticated())
+        return http.authorizeHttpRequests(
+                        requests -> requests.requestMatchers("/sign-in", "/first-run", "/join/*", "/error")
+                                .permitAll()
+                                .requestMatchers("/club/**")
+                                .hasRole("HEAD_COACH")
+                                .requestMatchers("/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**")
+                                .hasRole("COACH")
+                                .requestMatchers(
+                                        HttpMethod.POST,
+                                        "/lifters/*/book/**",
+                                        "/lifters/*/invite",
+                                        "/lifters/*/archive",
+                                        "/lifters/*/hand-over",
+                                        "/lifters/*/gyms/**")
+                                .hasRole("COACH")
+                                .anyRequest()
+                                .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", true))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint()))

@@ -3,19 +3,23 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxEstimator;
+import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.SmoothedMaxEstimator;
 import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +41,8 @@ public class Book {
     private final LiftNumbersRepository numbers;
     private final TrainingSessionRepository sessions;
     private final LoggedSetRepository sets;
+    private final RecordedMaxRepository maxes;
+    private final OwnVariationRepository variations;
     private final Ledger ledger;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -46,12 +52,16 @@ public class Book {
             LiftNumbersRepository numbers,
             TrainingSessionRepository sessions,
             LoggedSetRepository sets,
+            RecordedMaxRepository maxes,
+            OwnVariationRepository variations,
             Ledger ledger,
             ApplicationEventPublisher events,
             Clock clock) {
         this.numbers = numbers;
         this.sessions = sessions;
         this.sets = sets;
+        this.maxes = maxes;
+        this.variations = variations;
         this.ledger = ledger;
         this.events = events;
         this.clock = clock;
@@ -74,15 +84,50 @@ public class Book {
         LocalDate from = since.isBefore(counting) ? since : counting;
         List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), from));
         List<LiftedSession> finished = finished(log);
-        List<LiftStanding> lifts = numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
-                .map(n -> new LiftStanding(
-                        n.lift(),
-                        n.workingMax(),
-                        n.start(),
-                        n.curve(),
-                        estimator.estimate(n.lift(), n.curve(), n.start(), finished)))
-                .toList();
-        return new Standing(from, lifts, log);
+        return new Standing(from, catalogue(lifter.clubId()), lifts(lifter, finished), log);
+    }
+
+    /** The lifts that have any number, those with a working max in the order they were set up first. */
+    private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished) {
+        Map<Lift, List<RecordedMax>> recorded = maxes.all(lifter.clubId(), lifter.id()).stream()
+                .collect(Collectors.groupingBy(
+                        RecordedMaxEntity::lift,
+                        LinkedHashMap::new,
+                        Collectors.mapping(RecordedMaxEntity::max, Collectors.toList())));
+        List<LiftStanding> lifts = new ArrayList<>();
+        for (LiftNumbersEntity row : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
+            List<RecordedMax> own =
+                    Optional.ofNullable(recorded.remove(row.lift())).orElse(List.of());
+            lifts.add(standing(row, own, finished));
+        }
+        recorded.forEach((lift, own) ->
+                lifts.add(standing(new LiftNumbersEntity(lifter.clubId(), lifter.id(), lift), own, finished)));
+        return lifts;
+    }
+
+    private LiftStanding standing(LiftNumbersEntity row, List<RecordedMax> own, List<LiftedSession> finished) {
+        Optional<StartingMax> start = StartingMax.from(own, row.curve());
+        return new LiftStanding(
+                row.lift(),
+                row.workingMax(),
+                own,
+                start,
+                row.curve(),
+                estimator.estimate(row.lift(), row.curve(), start, finished),
+                row.ratio(),
+                row.mastery(),
+                row.practisedSince(),
+                row.consistency());
+    }
+
+    /** The lifts a club knows: ours and its own. */
+    @Transactional(readOnly = true)
+    public Catalogue catalogue(long clubId) {
+        Catalogue catalogue = Catalogue.STANDARD;
+        for (OwnVariation own : variations.findByClubIdOrderById(clubId)) {
+            catalogue = catalogue.with(List.of(own.in(catalogue)));
+        }
+        return catalogue;
     }
 
     /** What the estimates would be by another curve, as things stand. */
@@ -117,10 +162,10 @@ public class Book {
                 .toList();
     }
 
-    /** Sets down what a lifter starts a lift with. */
-    public void start(LifterCard lifter, Lift lift, StartingMax start, Mass workingMax) {
-        LiftNumbersEntity entity = new LiftNumbersEntity(lifter.clubId(), lifter.id(), lift);
-        entity.start(start);
+    /** Sets down a max and a working max, for work that nobody in particular asked for. */
+    public void start(LifterCard lifter, RecordedMax max, Mass workingMax) {
+        maxes.save(new RecordedMaxEntity(lifter.clubId(), lifter.id(), max, lifter.unit(), "", clock.instant()));
+        LiftNumbersEntity entity = new LiftNumbersEntity(lifter.clubId(), lifter.id(), max.lift());
         entity.workingMax(workingMax);
         numbers.save(entity);
     }

@@ -4,6 +4,8 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -24,13 +26,15 @@ class BookController {
     private final Ledger ledger;
     private final StripSource strips;
     private final Words words;
+    private final Clock clock;
 
-    BookController(Roster roster, Book book, Ledger ledger, StripSource strips, Words words) {
+    BookController(Roster roster, Book book, Ledger ledger, StripSource strips, Words words, Clock clock) {
         this.roster = roster;
         this.book = book;
         this.ledger = ledger;
         this.strips = strips;
         this.words = words;
+        this.clock = clock;
     }
 
     @GetMapping("/lifters/{id}/book")
@@ -40,7 +44,12 @@ class BookController {
         List<SessionLog> latestFirst = new ArrayList<>(standing.log());
         Collections.reverse(latestFirst);
         model.addAttribute("lifter", lifter);
-        model.addAttribute("lifts", standing.lifts().stream().map(LiftView::of).toList());
+        model.addAttribute(
+                "lifts",
+                standing.lifts().stream()
+                        .filter(LiftStanding::hasNumbers)
+                        .map(LiftView::of)
+                        .toList());
         model.addAttribute("sessions", latestFirst.stream().limit(SESSIONS).toList());
         model.addAttribute(
                 "changes",
@@ -48,6 +57,8 @@ class BookController {
                         .map(change -> LedgerLine.of(change, words))
                         .toList());
         model.addAttribute("zone", person.zone());
+        model.addAttribute("aches", roster.aches(lifter));
+        model.addAttribute("today", LocalDate.ofInstant(clock.instant(), person.zone()));
         model.addAttribute(
                 "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
         return "book/book";

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.page.ChangeKind;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.page.ChangeKind;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -20,7 +21,7 @@ class ChangeEntry {
     private Long id;
 
     private long clubId;
-    private long lifterId;
+    private Long lifterId;
     private Instant madeAt;
     private long madeBy;
     private String madeByName;
@@ -37,7 +38,7 @@ class ChangeEntry {
 
     protected ChangeEntry() {}
 
-    ChangeEntry(long clubId, long lifterId, Instant madeAt, long madeBy, String madeByName, Change change) {
+    ChangeEntry(long clubId, Long lifterId, Instant madeAt, long madeBy, String madeByName, Change change) {
         this.clubId = clubId;
         this.lifterId = lifterId;
         this.madeAt = madeAt;

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.page.ChangeKind;
 import java.util.List;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.repository.Repository;
@@ -10,6 +11,8 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
 
     List<ChangeEntry> findByClubIdAndLifterIdAndKindOrderByIdDesc(
             long clubId, long lifterId, ChangeKind kind, Limit limit);
+
+    List<ChangeEntry> findByClubIdAndLifterIdIsNullOrderByIdDesc(long clubId, Limit limit);
 
     ChangeEntry save(ChangeEntry entry);
 }

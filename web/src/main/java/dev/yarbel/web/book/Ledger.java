@@ -1,5 +1,7 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
@@ -13,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The change ledger, the only one there is: every decision is written here in the transaction that makes it. */
 @Service
 @Transactional
-public class Ledger {
+public class Ledger implements ChangeLog {
 
     private final ChangeRepository changes;
     private final Clock clock;
@@ -33,9 +35,30 @@ public class Ledger {
             Optional<String> why,
             String before,
             String after) {
+        write(who, Optional.of(lifter.id()), kind, subject, why, before, after);
+    }
+
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void write(
+            Person who,
+            Optional<Long> lifterId,
+            ChangeKind kind,
+            List<String> subject,
+            Optional<String> why,
+            String before,
+            String after) {
         Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
-        changes.save(
-                new ChangeEntry(lifter.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change));
+        changes.save(new ChangeEntry(
+                who.clubId(), lifterId.orElse(null), change.at(), who.accountId(), who.personName(), change));
+    }
+
+    /** The latest entries about a club's own affairs, newest first. */
+    @Transactional(readOnly = true)
+    public List<Change> latestOfClub(long clubId, int most) {
+        return changes.findByClubIdAndLifterIdIsNullOrderByIdDesc(clubId, Limit.of(most)).stream()
+                .map(ChangeEntry::change)
+                .toList();
     }
 
     /** The latest entries of a kind about a lifter, newest first. */

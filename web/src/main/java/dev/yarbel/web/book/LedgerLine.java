@@ -11,20 +11,52 @@ import java.util.List;
 record LedgerLine(Change change, String subject, String before, String after) {
 
     static LedgerLine of(Change change, Words words) {
-        List<String> parts = new ArrayList<>(change.subject());
-        parts.set(0, words.lift(new Lift(parts.get(0))));
         return new LedgerLine(
                 change,
-                words.say("change.subject." + change.kind(), parts.toArray()),
-                said(change.kind(), change.before(), words),
-                said(change.kind(), change.after(), words));
+                words.say(
+                        "change.subject." + change.kind(),
+                        subject(change, words).toArray()),
+                said(change, change.before(), words),
+                said(change, change.after(), words));
     }
 
-    private static String said(ChangeKind kind, String what, Words words) {
-        return switch (kind) {
+    /** The parts of what was changed, each by its name. */
+    private static List<String> subject(Change change, Words words) {
+        List<String> parts = new ArrayList<>(change.subject());
+        if (change.kind().isOfLift()) {
+            parts.set(0, words.lift(new Lift(parts.get(0))));
+        }
+        switch (change.kind()) {
+            case MAX -> parts.set(1, words.say("max.kind." + parts.get(1), Integer.valueOf(parts.get(2))));
+            case MASTERY -> parts.set(1, words.say("book.mastery." + parts.get(1)));
+            case SET_UP -> parts.set(1, words.say("set-up." + parts.get(1)));
+            case PROFILE -> parts.set(0, words.say("profile." + parts.get(0)));
+            case MEASURED -> parts.set(0, words.say("measured." + parts.get(0)));
+            case NOTE -> parts.set(0, words.say("note." + parts.get(0)));
+            case ACHE -> parts.set(0, words.say("tissue." + parts.get(0)));
+            case HEALTH -> parts.set(0, words.say("health." + parts.get(0)));
+            case ROSTER -> parts.set(0, words.say("roster.change." + parts.get(0)));
+            case GYMS -> parts.set(0, words.say("gyms." + parts.get(0)));
+            case KIT -> parts.set(0, words.say("kit.shelf." + parts.get(0)));
+            default -> {
+                // the parts are in words already
+            }
+        }
+        return parts;
+    }
+
+    private static String said(Change change, String what, Words words) {
+        if (what.isEmpty()) {
+            return what;
+        }
+        return switch (change.kind()) {
             case CURVE -> words.say(curveName(RepCurve.parse(what)), what);
             case SET_CORRECTED -> set(what, words);
-            case DOSE, CALL_TAKEN, CALL_CHANGED, CALL_LEFT -> what;
+            case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, what);
+            case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, what);
+            case ACHE -> words.sayIfAny("tissue." + what, what);
+            case HEALTH -> words.sayIfAny("health.answer." + what, what);
+            default -> what;
         };
     }
 

@@ -1,10 +1,14 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
-import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -25,9 +29,17 @@ class LiftNumbersEntity {
     private long lifterId;
     private Lift lift;
     private Mass workingMax;
-    private Mass startingMax;
-    private LocalDate startingOn;
     private String repCurve;
+
+    @Enumerated(EnumType.STRING)
+    private Mastery mastery;
+
+    private LocalDate practisedSince;
+
+    @Enumerated(EnumType.STRING)
+    private Consistency consistency;
+
+    private Percent ratio;
 
     @Version
     private int version;
@@ -48,8 +60,37 @@ class LiftNumbersEntity {
         return Optional.ofNullable(workingMax);
     }
 
-    Optional<StartingMax> start() {
-        return Optional.ofNullable(startingMax).map(max -> new StartingMax(max, startingOn));
+    Optional<Mastery> mastery() {
+        return Optional.ofNullable(mastery);
+    }
+
+    void mastery(Mastery decided) {
+        mastery = decided;
+    }
+
+    Optional<LocalDate> practisedSince() {
+        return Optional.ofNullable(practisedSince);
+    }
+
+    void practisedSince(LocalDate day) {
+        practisedSince = day;
+    }
+
+    Optional<Consistency> consistency() {
+        return Optional.ofNullable(consistency);
+    }
+
+    void consistency(Consistency seen) {
+        consistency = seen;
+    }
+
+    /** The coach's ratio to the parent lift. */
+    Optional<Percent> ratio() {
+        return Optional.ofNullable(ratio);
+    }
+
+    void ratio(Percent share) {
+        ratio = share;
     }
 
     RepCurve curve() {
@@ -62,10 +103,5 @@ class LiftNumbersEntity {
 
     void workingMax(Mass max) {
         workingMax = max;
-    }
-
-    void start(StartingMax start) {
-        startingMax = start.max();
-        startingOn = start.since();
     }
 }

@@ -2,22 +2,69 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.LiftNumbers;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
-/** What is known of a lifter in one lift. */
+/**
+ * What is known of a lifter in one lift.
+ *
+ * @param maxes as they were set down, oldest first
+ * @param start where the estimate starts
+ * @param ratio the coach's ratio to the parent lift, where one was set
+ * @param mastery as the coach decided
+ */
 public record LiftStanding(
         Lift lift,
         Optional<Mass> workingMax,
+        List<RecordedMax> maxes,
         Optional<StartingMax> start,
         RepCurve curve,
-        Optional<MaxEstimate> estimate) {
+        Optional<MaxEstimate> estimate,
+        Optional<Percent> ratio,
+        Optional<Mastery> mastery,
+        Optional<LocalDate> practisedSince,
+        Optional<Consistency> consistency) {
+
+    public LiftStanding {
+        maxes = List.copyOf(maxes);
+    }
+
+    /** Nothing is known of the lift. */
+    static LiftStanding none(Lift lift) {
+        return new LiftStanding(
+                lift,
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                RepCurve.DEFAULT,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Whether any max is known, rather than a ratio or a mastery alone. */
+    public boolean hasNumbers() {
+        return workingMax.isPresent() || estimate.isPresent() || !maxes.isEmpty();
+    }
 
     /** What loads can hang on. */
     public LiftNumbers numbers() {
         return new LiftNumbers(workingMax, estimate.map(MaxEstimate::max), curve);
+    }
+
+    /** The newest max of a kind. */
+    public Optional<RecordedMax> newest(RecordedMax.Kind kind) {
+        return maxes.stream().filter(max -> max.kind() == kind).reduce((first, second) -> second);
     }
 }

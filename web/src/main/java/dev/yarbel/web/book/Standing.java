@@ -1,8 +1,11 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.session.Numbers;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,8 +16,9 @@ import java.util.stream.Collectors;
  * What the book knows of a lifter: each lift's numbers, and the sessions they came from, oldest first.
  *
  * @param since the log holds every session from this day on
+ * @param catalogue the lifts that the lifter's club knows
  */
-public record Standing(LocalDate since, List<LiftStanding> lifts, List<SessionLog> log) {
+public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> lifts, List<SessionLog> log) {
 
     public Standing {
         lifts = List.copyOf(lifts);
@@ -25,9 +29,15 @@ public record Standing(LocalDate since, List<LiftStanding> lifts, List<SessionLo
         return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
     }
 
-    /** What loads can hang on, for each lift. */
-    public Map<Lift, LiftNumbers> numbers() {
-        return lifts.stream().collect(Collectors.toMap(LiftStanding::lift, LiftStanding::numbers));
+    /** What loads can hang on, for each lift and for its variations by their ratios. */
+    public Numbers numbers() {
+        Map<Lift, Ratio> ratios = new HashMap<>(catalogue.ratios());
+        for (LiftStanding lift : lifts) {
+            lift.ratio()
+                    .ifPresent(share -> ratios.computeIfPresent(
+                            lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
+        }
+        return Numbers.of(lifts.stream().collect(Collectors.toMap(LiftStanding::lift, LiftStanding::numbers)), ratios);
     }
 
     /** The sessions by the day of the plan they answer. */

@@ -35,13 +35,15 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
         if (movements.isEmpty()) {
             return Optional.empty();
         }
-        return WorkingMaxProposal.of(
+        return plan.resolver()
+                .kit(lift)
+                .flatMap(loads -> WorkingMaxProposal.of(
                         standing.workingMax().get(),
                         estimate.max(),
                         plan.lifter().shareOfEstimate(),
                         caps(plan),
                         pain,
-                        plan.resolver().loader())
+                        loads))
                 .map(proposal -> new Finding(
                         proposal,
                         caps(plan),
@@ -62,7 +64,7 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
     static List<LoadChange> changes(LifterPlan plan, Lift lift, Mass after) {
         Resolver then = plan.resolver().with(lift, numbers -> numbers.withWorkingMax(after));
         return LoadChange.between(
-                        plan.resolver(), then, plan.block(), lift, plan.today().minusDays(1))
+                        plan.resolver(), then, plan.block(), plan.today().minusDays(1))
                 .stream()
                 .filter(change -> !plan.isFinished(change.day(), change.week()))
                 .toList();

@@ -1,27 +1,25 @@
 package dev.yarbel.web.demo;
 
-import dev.yarbel.core.block.Block;
-import dev.yarbel.core.block.Slot;
-import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.RepCurve;
-import dev.yarbel.core.equipment.Bar;
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
-import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.plan.LifterPlan;
 import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.NewLifter;
+import dev.yarbel.web.roster.Profiles;
 import dev.yarbel.web.roster.Roster;
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -29,9 +27,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -48,16 +48,28 @@ public class DemoClub {
 
     private final Accounts accounts;
     private final Roster roster;
+    private final Profiles profiles;
     private final KitShelf kits;
     private final Book book;
+    private final StartingNumbers starting;
     private final Plans plans;
     private final Clock clock;
 
-    DemoClub(Accounts accounts, Roster roster, KitShelf kits, Book book, Plans plans, Clock clock) {
+    DemoClub(
+            Accounts accounts,
+            Roster roster,
+            Profiles profiles,
+            KitShelf kits,
+            Book book,
+            StartingNumbers starting,
+            Plans plans,
+            Clock clock) {
         this.accounts = accounts;
         this.roster = roster;
+        this.profiles = profiles;
         this.kits = kits;
         this.book = book;
+        this.starting = starting;
         this.plans = plans;
         this.clock = clock;
     }
@@ -69,153 +81,233 @@ public class DemoClub {
             return;
         }
         long club = accounts.addClub("Tidewrack Barbell", ZONE);
-        long coach = accounts.addHeadCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
-        long kg = kits.add(club, "Boat shed", kit("20", MassUnit.KG, "25:4 20:2 15:2 10:2 5:2 2.5:2 1.25:2"));
-        long lb = kits.add(club, "Net loft", kit("45", MassUnit.LB, "45:5 35:1 25:2 10:2 5:2 2.5:2"));
-        long light = kits.add(club, "Boat shed, light bar", kit("15", MassUnit.KG, "20:2 15:2 10:2 5:2 2.5:2 1.25:2"));
+        accounts.addHeadCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
+        accounts.addCoach(club, "maren", "Maren Quill", COACH_PASSWORD);
+        Person bryn = accounts.person("bryn");
+        Person maren = accounts.person("maren");
+        long shed = kits.add(club, DemoGyms.boatShed(), MassUnit.KG);
+        DemoGyms.accommodation(kits, club, shed);
+        long loft = kits.add(club, DemoGyms.netLoft(), MassUnit.LB);
+        long garage = kits.add(club, DemoGyms.garage(), MassUnit.LB);
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZONE);
 
-        LifterCard wren = lifter(club, coach, kg, "Wren Halloway", "wren", MassUnit.KG, Rounding.NEAREST, null);
-        begin(
-                wren,
-                Map.of(
-                        Lift.SQUAT, Mass.ofKg(182),
-                        Lift.BENCH_PRESS, Mass.ofKg(107),
-                        Lift.DEADLIFT, Mass.ofKg(211),
-                        Lift.OVERHEAD_PRESS, Mass.ofKg(64)),
-                today.minusDays(28));
-        plans.add(wren, "Spring tide", block(today.minusDays(14)));
+        LifterCard wren = lifter(bryn, shed, "Wren Halloway", "wren", MassUnit.KG, Rounding.NEAREST, null);
+        begin(wren, "squat 182, bench-press 107, deadlift 211, overhead-press 64", today.minusDays(28));
+        plans.add(wren, "Spring tide", DemoBlocks.threeDays(today.minusDays(14)));
         lift(wren, Map.of(Lift.SQUAT, "1.025"), false);
 
-        LifterCard tobin = lifter(club, coach, lb, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
-        begin(
-                tobin,
-                Map.of(
-                        Lift.SQUAT, Mass.ofLb(505),
-                        Lift.BENCH_PRESS, Mass.ofLb(345),
-                        Lift.DEADLIFT, Mass.ofLb(560),
-                        Lift.OVERHEAD_PRESS, Mass.ofLb(205)),
-                today.minusDays(29));
-        plans.add(tobin, "Neap", block(today.minusDays(15)));
+        LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
+        begin(tobin, "squat 505, bench-press 345, deadlift 560, overhead-press 205", today.minusDays(29));
+        plans.add(tobin, "Neap", DemoBlocks.threeDays(today.minusDays(15)));
         lift(tobin, Map.of(Lift.SQUAT, "0.94", Lift.BENCH_PRESS, "1.06"), true);
 
-        LifterCard ottilie = lifter(
-                club, coach, light, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
-        begin(
-                ottilie,
-                Map.of(
-                        Lift.SQUAT, Mass.ofKg(72),
-                        Lift.BENCH_PRESS, Mass.ofKg(43),
-                        Lift.DEADLIFT, Mass.ofKg(88),
-                        Lift.OVERHEAD_PRESS, Mass.ofKg(29)),
-                today.minusDays(12));
-        plans.add(ottilie, "First block", noviceBlock(today.minusDays(8)));
+        LifterCard ottilie =
+                lifter(bryn, shed, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
+        kits.takesBar(ottilie, shed, Optional.of("Light bar"));
+        begin(ottilie, "squat 72, bench-press 43, deadlift 88, overhead-press 29", today.minusDays(12));
+        plans.add(ottilie, "First block", DemoBlocks.novice(today.minusDays(8)));
         lift(ottilie, Map.of(), false);
+
+        others(bryn, maren, shed, loft, garage, today);
+        profiles(bryn, maren, today);
+    }
+
+    private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {
+        LifterCard desmond = lifter(bryn, shed, "Desmond Pike", "desmond", MassUnit.KG, Rounding.DOWN, null);
+        begin(desmond, "squat 150, bench-press 95, deadlift 180, overhead-press 52", today.minusDays(24));
+        plans.add(desmond, "Quiet water", DemoBlocks.threeDays(today.minusDays(10)));
+        lift(desmond, Map.of(), false);
+
+        LifterCard agathe = lifter(maren, shed, "Agathe Lorne", "agathe", MassUnit.KG, Rounding.NEAREST, null);
+        kits.takesBar(agathe, shed, Optional.of("Light bar"));
+        begin(agathe, "squat 92, bench-press 55, deadlift 115, overhead-press 34", today.minusDays(100));
+        plans.add(agathe, "Slack", DemoBlocks.threeDays(today.minusDays(3)));
+        lift(agathe, Map.of(), false);
+
+        LifterCard rufus = lifter(bryn, loft, "Rufus Kell", "rufus", MassUnit.LB, Rounding.DOWN, null);
+        begin(rufus, "squat 425, bench-press 275, deadlift 495, overhead-press 155", today.minusDays(50));
+        plans.add(rufus, "Back to the bar", DemoBlocks.shoulder(today.minusDays(9)));
+        lift(rufus, Map.of(Lift.BENCH_PRESS, "0.97"), false);
+
+        LifterCard hanno = lifter(bryn, shed, "Hanno Dray", "hanno", MassUnit.KG, Rounding.NEAREST, null);
+        begin(hanno, "squat 165, bench-press 120, deadlift 205, overhead-press 72", today.minusDays(30));
+        plans.add(hanno, "Three days", DemoBlocks.threeDays(today.minusDays(16)));
+        lift(hanno, Map.of(), false);
+
+        String events =
+                "deadlift %d, log-press %d, overhead-press %d, squat %d, yoke-walk %d, farmers-walk %d, stone-over-bar %d";
+        LifterCard sunniva = lifter(bryn, shed, "Sunniva Brack", "sunniva", MassUnit.KG, Rounding.NEAREST, null);
+        begin(sunniva, events.formatted(185, 80, 78, 150, 220, 90, 120), today.minusDays(21));
+        plans.add(sunniva, "Harbour games", DemoBlocks.events(today.minusDays(8), "160kg", "60kg", "100kg"));
+        lift(sunniva, Map.of(), false);
+
+        LifterCard colm = lifter(bryn, shed, "Colm Tarrow", "colm", MassUnit.KG, Rounding.NEAREST, null);
+        begin(colm, events.formatted(290, 135, 130, 240, 360, 150, 170), today.minusDays(21));
+        plans.add(colm, "Harbour games", DemoBlocks.events(today.minusDays(8), "260kg", "110kg", "140kg"));
+        lift(colm, Map.of(), false);
+
+        LifterCard piet = lifter(maren, shed, "Piet Ondervane", "piet", MassUnit.KG, Rounding.UP, null);
+        begin(piet, events.formatted(270, 120, 118, 225, 330, 140, 160), today.minusDays(21));
+        plans.add(piet, "Harbour games", DemoBlocks.events(today.minusDays(8), "240kg", "100kg", "140kg"));
+        lift(piet, Map.of(), false);
+
+        LifterCard ida = lifter(maren, garage, "Ida Fenwright", "ida", MassUnit.LB, Rounding.DOWN, null);
+        kits.trainsIn(ida, List.of(garage, loft));
+        begin(ida, "squat 235, bench-press 135, deadlift 285, overhead-press 90", today.minusDays(40));
+        plans.add(ida, "At home", DemoBlocks.threeDays(today.minusDays(11)));
+        lift(ida, Map.of(), false);
+
+        LifterCard self = roster.add(new NewLifter(
+                maren.clubId(),
+                maren.personName(),
+                maren.accountId(),
+                MassUnit.KG,
+                Rounding.NEAREST,
+                Percent.of(95),
+                Optional.empty()));
+        kits.trainsIn(self, List.of(shed));
+        accounts.lifts(maren, self.id());
+        begin(self, "squat 140, bench-press 82, deadlift 170, overhead-press 52", today.minusDays(35));
+        plans.add(self, "Own work", DemoBlocks.threeDays(today.minusDays(5)));
+        lift(self, Map.of(), false);
     }
 
     private LifterCard lifter(
-            long club,
-            long coach,
-            long kit,
+            Person coach,
+            long gym,
             String name,
             String username,
             MassUnit unit,
             Rounding rounding,
             LocalDate noviceSince) {
         LifterCard card = roster.add(new NewLifter(
-                club, name, coach, kit, unit, rounding, Percent.of(95), Optional.ofNullable(noviceSince)));
-        accounts.addLifter(club, username, name, LIFTER_PASSWORD, card.id());
+                coach.clubId(),
+                name,
+                coach.accountId(),
+                unit,
+                rounding,
+                Percent.of(95),
+                Optional.ofNullable(noviceSince)));
+        kits.trainsIn(card, List.of(gym));
+        accounts.addLifter(coach.clubId(), username, name, LIFTER_PASSWORD, card.id());
         return card;
     }
 
-    private static Kit kit(String bar, MassUnit unit, String plates) {
-        Map<Plate, Integer> pairs = new HashMap<>();
-        for (String part : plates.split(" ")) {
-            String[] figures = part.split(":");
-            pairs.put(Plate.of(figures[0], unit), Integer.parseInt(figures[1]));
+    /** Who the lifters are, as their coaches wrote it down. */
+    private void profiles(Person bryn, Person maren, LocalDate today) {
+        Map<String, LifterCard> byName = new LinkedHashMap<>();
+        for (Person coach : List.of(bryn, maren)) {
+            roster.lifters(coach).forEach(card -> byName.put(card.name(), card));
         }
-        return new Kit(new Bar(bar + " " + unit.symbol() + " bar", Mass.of(bar, unit)), Mass.ZERO, PlateSet.of(pairs));
-    }
-
-    /** Starting maxes, and a working max at the coach's share of each. */
-    private void begin(LifterCard lifter, Map<Lift, Mass> maxes, LocalDate since) {
-        for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT, Lift.OVERHEAD_PRESS)) {
-            Mass max = maxes.get(lift);
-            Mass workingMax =
-                    kits.loader(lifter.clubId(), lifter.kitId()).round(max.times(Percent.of(95)), Rounding.NEAREST);
-            book.start(lifter, lift, new StartingMax(max, since), workingMax);
+        for (String line : DemoProfiles.LINES) {
+            String[] parts = line.split("\\|");
+            LifterCard card = byName.get(parts[0].strip());
+            Person coach = DemoProfiles.OF_MAREN.contains(card.name()) ? maren : bryn;
+            for (String entry : parts[1].split(";")) {
+                String[] field = entry.split("=");
+                profiles.keep(coach, card.id(), field[0].strip(), field[1].strip());
+            }
+            measure(coach, card, "BODY_MASS", parts[2].strip(), today.minusDays(20));
+            answerNo(coach, card, DemoProfiles.YES.get(card.name()));
         }
+        LifterCard rufus = byName.get("Rufus Kell");
+        profiles.ache(
+                bryn,
+                rufus.id(),
+                new Typed(Map.of(
+                        "place",
+                        "SHOULDER",
+                        "words",
+                        "right, at the front, in the bottom of the press",
+                        "since",
+                        today.minusDays(47).toString())));
+        note(bryn, rufus, "COACH_WANTS", "Press without pain first; the squat can go on as it was.");
+        note(bryn, rufus, "NOTE", "Calls everything an 8. Watch the last rep, not the face.");
+        LifterCard desmond = byName.get("Desmond Pike");
+        profiles.clearHealth(
+                bryn,
+                desmond.id(),
+                new Typed(Map.of(
+                        "by",
+                        "his cardiologist, by letter",
+                        "on",
+                        today.minusDays(60).toString())));
+        LifterCard wren = byName.get("Wren Halloway");
+        measure(bryn, wren, "BODY_MASS", "74.2", today.minusDays(3));
+        note(bryn, wren, "LIFTER_WANTS", "A 190 squat in a contest, and to stop being afraid of it.");
+        note(bryn, wren, "COACH_WANTS", "Depth the same at 170 as at 120.");
+        max(bryn, wren, "squat", "CONTEST", "177.5", 1, today.minusDays(130), "Autumn open", "BELT", "KNEE_SLEEVES");
+        max(bryn, wren, "squat", "REP_MAX", "155", 5, today.minusDays(60), "", "BELT");
+        max(bryn, wren, "squat", "GOAL", "190", 1, today.plusDays(70), "Spring open");
+        starting.mastery(
+                bryn,
+                wren,
+                Lift.SQUAT,
+                new Typed(Map.of(
+                        "since",
+                        today.minusMonths(40).toString(),
+                        "consistency",
+                        "HOLDS_WHEN_LIGHT",
+                        "mastery",
+                        "INTERMEDIATE")));
+        Variation squat = book.catalogue(wren.clubId()).of(Lift.SQUAT);
+        starting.setUp(
+                bryn,
+                wren,
+                squat,
+                new Typed(Map.of("RACK_HEIGHT", "hole 14", "STANCE", "42 cm", "SAFETY_HEIGHT", "hole 6")));
+        LifterCard ottilie = byName.get("Ottilie Strand");
+        measure(bryn, ottilie, "BODY_WEIGHT_SQUATS", "32", today.minusDays(12));
+        measure(bryn, ottilie, "PUSH_UPS", "6", today.minusDays(12));
     }
 
-    private static Block block(LocalDate start) {
-        return new Block(
-                start,
-                4,
-                List.of(
-                        new TrainingDay(
-                                "Squat day",
-                                0,
-                                List.of(
-                                        slot("A", Lift.SQUAT, "1 @7", "1 @8", "1 @8", "1 @8.5"),
-                                        slot("B", Lift.SQUAT, "5x5 -24%", "5x5 -22%", "4x5 -20%", "3x5 -20%"),
-                                        slot(
-                                                "C",
-                                                Lift.BENCH_PRESS,
-                                                "4x8 70% rest 120 tempo 3010",
-                                                "4x8 72.5% rest 120 tempo 3010",
-                                                "4x7 75% rest 120 tempo 3010",
-                                                "3x6 77.5% rest 120"))),
-                        new TrainingDay(
-                                "Bench day",
-                                2,
-                                List.of(
-                                        slot("A", Lift.BENCH_PRESS, "1 @7", "1 @8", "1 @8", "1 @8.5"),
-                                        slot("B", Lift.BENCH_PRESS, "5x5 -18%", "5x5 -16%", "4x5 -15%", "3x5 -15%"),
-                                        slot("C", Lift.SQUAT, "3x5 70%", "3x5 72.5%", "3x4 75%", "3x3 77.5%"),
-                                        slot(
-                                                "D",
-                                                Lift.OVERHEAD_PRESS,
-                                                "3x10 65%",
-                                                "3x10 67.5%",
-                                                "3x8 70%",
-                                                "2x8 70%"))),
-                        new TrainingDay(
-                                "Pull day",
-                                4,
-                                List.of(
-                                        slot("A", Lift.DEADLIFT, "1 @7", "1 @8", "1 @8", "1 @8.5"),
-                                        slot("B", Lift.DEADLIFT, "4x4 -22%", "4x4 -20%", "3x3 -18%", "2x3 -18%"),
-                                        slot("C", Lift.SQUAT, "3x6 65%", "3x6 67.5%", "3x5 70%", "2x5 70%")))));
+    private void measure(Person coach, LifterCard lifter, String kind, String figure, LocalDate on) {
+        profiles.measure(coach, lifter.id(), new Typed(Map.of("kind", kind, "figure", figure, "on", on.toString())));
     }
 
-    /** Fives, a little heavier each week, the deadlift once a week. */
-    private static Block noviceBlock(LocalDate start) {
-        String[] fives = {"5x5 65%", "5x5 67.5%", "5x5 70%", "5x5 72.5%"};
-        String[] pulls = {"2x5 70%", "2x5 72.5%", "2x5 75%", "2x5 77.5%"};
-        return new Block(
-                start,
-                4,
-                List.of(
-                        new TrainingDay(
-                                "First day",
-                                0,
-                                List.of(slot("A", Lift.SQUAT, fives), slot("B", Lift.BENCH_PRESS, fives))),
-                        new TrainingDay(
-                                "Second day",
-                                2,
-                                List.of(slot("A", Lift.DEADLIFT, pulls), slot("B", Lift.OVERHEAD_PRESS, fives))),
-                        new TrainingDay(
-                                "Third day",
-                                4,
-                                List.of(slot("A", Lift.SQUAT, fives), slot("B", Lift.BENCH_PRESS, fives)))));
+    private void note(Person coach, LifterCard lifter, String kind, String text) {
+        profiles.note(coach, lifter.id(), new Typed(Map.of("kind", kind, "text", text)));
     }
 
-    private static Slot slot(String letter, Lift lift, String... doses) {
-        List<Optional<Dose>> weeks = new ArrayList<>();
-        for (String dose : doses) {
-            weeks.add(Optional.of(Dose.parse(dose)));
+    private void answerNo(Person coach, LifterCard lifter, HealthQuestion yes) {
+        Map<String, String> answers = new HashMap<>();
+        for (HealthQuestion question : HealthQuestion.values()) {
+            answers.put(question.name(), question == yes ? "yes" : "no");
         }
-        return new Slot(letter, lift, weeks);
+        profiles.health(coach, lifter.id(), new Typed(answers));
+    }
+
+    private void max(
+            Person coach,
+            LifterCard lifter,
+            String lift,
+            String kind,
+            String load,
+            int reps,
+            LocalDate on,
+            String source,
+            String... worn) {
+        Map<String, String> typed = new HashMap<>(Map.of(
+                "kind", kind, "load", load, "reps", String.valueOf(reps), "on", on.toString(), "source", source));
+        for (String kit : worn) {
+            typed.put("worn-" + kit, "on");
+        }
+        starting.max(coach, lifter, new Lift(lift), new Typed(typed));
+    }
+
+    /** Maxes such as {@code squat 182}, in the lifter's unit, and a working max at the coach's share of each. */
+    private void begin(LifterCard lifter, String maxes, LocalDate since) {
+        for (String entry : maxes.split(", ")) {
+            String[] parts = entry.split(" ");
+            Lift lift = new Lift(parts[0]);
+            Mass max = Mass.of(parts[1], lifter.unit());
+            Mass share = max.times(Percent.of(95));
+            Mass workingMax = kits.usual(lifter)
+                    .loads(book.catalogue(lifter.clubId()).of(lift))
+                    .map(loads -> loads.round(share, Rounding.NEAREST))
+                    .orElse(share);
+            book.start(lifter, new RecordedMax(lift, RecordedMax.Kind.TESTED, max, 1, since, Set.of(), ""), workingMax);
+        }
     }
 
     /** Lifts every day that is past, with strength that grows or fades evenly to a multiple of the starting max. */
@@ -234,12 +326,7 @@ public class DemoClub {
             int week = past.get(i)[1];
             Percent grown = Percent.of(100 * (i + 1) / past.size());
             DemoStrength strength = new DemoStrength(RepCurve.DEFAULT, lift -> {
-                Mass start = plan.standing()
-                        .of(lift)
-                        .orElseThrow()
-                        .start()
-                        .orElseThrow()
-                        .max();
+                Mass start = plan.resolver().numbers(lift).estimate().orElseThrow();
                 Percent end = Percent.ofShare(new BigDecimal(multiples.getOrDefault(lift, "1")));
                 return start.times(
                         Percent.HUNDRED.plus(end.minus(Percent.HUNDRED).times(grown)));

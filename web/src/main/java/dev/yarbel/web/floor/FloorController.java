@@ -5,10 +5,12 @@ import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.SetTakenException;
+import dev.yarbel.web.book.SetUps;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.plan.LifterPlan;
 import dev.yarbel.web.plan.Plans;
+import dev.yarbel.web.roster.GymChooser;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
@@ -34,12 +36,16 @@ class FloorController {
     private final Plans plans;
     private final Book book;
     private final FloorPainter painter;
+    private final SetUps setUps;
+    private final GymChooser gyms;
 
-    FloorController(Roster roster, Plans plans, Book book, FloorPainter painter) {
+    FloorController(Roster roster, Plans plans, Book book, FloorPainter painter, SetUps setUps, GymChooser gyms) {
         this.roster = roster;
         this.plans = plans;
         this.book = book;
         this.painter = painter;
+        this.setUps = setUps;
+        this.gyms = gyms;
     }
 
     @GetMapping
@@ -55,7 +61,7 @@ class FloorController {
         Optional<FloorDay> floor = plans.current(lifter, person.zone())
                 .flatMap(plan -> day.isPresent() && week.isPresent()
                         ? Optional.of(day(plan, day.get(), week.get()))
-                        : FloorDay.inFocus(plan));
+                        : FloorDay.inFocus(plan).map(place -> day(plan, place.day(), place.week())));
         if (floor.isEmpty()) {
             model.addAttribute("lifter", lifter);
             return "floor/none";
@@ -128,14 +134,15 @@ class FloorController {
                 plans.current(roster.lifter(person, id), person.zone()).orElseThrow(NotFoundException::new), day, week);
     }
 
-    private static FloorDay day(LifterPlan plan, int day, int week) {
+    /** The day with what is at hand in the gym it is trained in. */
+    private FloorDay day(LifterPlan plan, int day, int week) {
         if (day < 0
                 || day >= plan.block().days().size()
                 || week < 0
                 || week >= plan.block().weeks()) {
             throw new NotFoundException();
         }
-        return FloorDay.of(plan, day, week);
+        return FloorDay.of(plans.on(plan, plan.block().date(day, week)), day, week);
     }
 
     private static TaskKey key(String text) {
@@ -150,6 +157,10 @@ class FloorController {
             Model model, FloorDay floor, Optional<TaskKey> task, Optional<SetForm> refused, boolean fragment) {
         model.addAttribute("lifter", floor.plan().lifter());
         model.addAttribute("floor", painter.view(floor, task, refused));
+        model.addAttribute("aches", roster.aches(floor.plan().lifter()));
+        model.addAttribute("catalogue", floor.plan().standing().catalogue());
+        model.addAttribute("cards", setUps.cards(floor.plan().lifter()));
+        model.addAttribute("gyms", gyms.gyms(floor.plan().lifter().clubId()));
         if (fragment) {
             return "floor/floor :: floor";
         }

@@ -33,18 +33,17 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
     }
 
     /** A day and a week of a block, both from 0. */
-    private record Place(int day, int week) {}
+    record Place(int day, int week) {}
 
     /**
      * The day to be lifted now: one begun lately and not finished; else today's; else the next to come; else the last.
      * Empty when the block has no days.
      */
-    static Optional<FloorDay> inFocus(LifterPlan plan) {
+    static Optional<Place> inFocus(LifterPlan plan) {
         return IntStream.range(0, plan.block().weeks())
                 .boxed()
                 .flatMap(week -> IntStream.range(0, plan.block().days().size()).mapToObj(day -> new Place(day, week)))
-                .min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())))
-                .map(place -> of(plan, place.day(), place.week()));
+                .min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())));
     }
 
     /** The smaller, the sooner this day should be on the floor. */

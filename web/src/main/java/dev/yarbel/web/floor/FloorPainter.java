@@ -2,8 +2,11 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
@@ -45,7 +48,7 @@ class FloorPainter {
         MassUnit unit = day.plan().lifter().unit();
         List<SlotView> slots = new ArrayList<>();
         for (SlotPlan slot : session.slots()) {
-            slots.add(new SlotView(slot, done));
+            slots.add(new SlotView(day, slot, done));
         }
         return new FloorView(
                 day,
@@ -156,11 +159,13 @@ class FloorPainter {
         return new FloorView.Now(
                 task.key().toString(),
                 task.lift(),
-                new SlotView(slot, done).line(unit),
+                new SlotView(day, slot, done).line(unit),
                 warmUp,
                 task.key().number(),
                 warmUp ? slot.ramp().map(r -> r.steps().size()).orElse(1) : dose.sets(),
-                task.loading().map(l -> BarDrawing.of(l, onTheBar.sharedWith(l.stack()))),
+                task.loading()
+                        .filter(l -> takesPlates(day, task.lift()))
+                        .map(l -> BarDrawing.of(l, onTheBar.sharedWith(l.stack()))),
                 task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
                 task.loading().map(l -> words.other(l.total(), unit)).orElse(null),
                 about,
@@ -172,7 +177,10 @@ class FloorPainter {
                         .map(r -> String.valueOf(r.toSeconds()))
                         .orElse(null),
                 dose.tempo().filter(t -> !warmUp).map(Object::toString).orElse(null),
-                task.loading().map(l -> change(onTheBar, l, unit)).orElse(null),
+                task.loading()
+                        .filter(l -> takesPlates(day, task.lift()))
+                        .map(l -> change(onTheBar, l, unit))
+                        .orElse(null),
                 typed.map(SetForm::token).orElseGet(() -> UUID.randomUUID().toString()),
                 typed.map(SetForm::load)
                         .orElseGet(() ->
@@ -189,9 +197,14 @@ class FloorPainter {
                 ended.map(f -> words.load(f.asked(), unit)).orElse(null),
                 !warmUp
                         && Caution.needsSpotters(
+                                day.plan().standing().catalogue().of(task.lift()),
                                 slot.prescription(),
                                 slot.now(),
                                 day.plan().resolver().numbers(task.lift())));
+    }
+
+    private static boolean takesPlates(FloorDay day, Lift lift) {
+        return day.plan().resolver().kit(lift).filter(Loads::takesPlates).isPresent();
     }
 
     private FloorView.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
@@ -241,10 +254,12 @@ class FloorPainter {
 
     private final class SlotView {
 
+        private final FloorDay day;
         private final SlotPlan slot;
         private final List<DoneSet> done;
 
-        SlotView(SlotPlan slot, List<DoneSet> allDone) {
+        SlotView(FloorDay day, SlotPlan slot, List<DoneSet> allDone) {
+            this.day = day;
             this.slot = slot;
             this.done = allDone.stream()
                     .filter(d -> d.task().letter().equals(slot.prescription().letter()))
@@ -282,9 +297,24 @@ class FloorPainter {
                     why,
                     hangsOn,
                     drop,
+                    kit(),
                     (int) done.stream().filter(d -> !d.task().warmUp()).count(),
                     slot.prescription().dose().sets(),
                     done.stream().map(d -> doneLine(d, unit)).toList());
+        }
+
+        /** What makes the load: the gym and the bar or piece, with what the load is of where there are two. */
+        private String kit() {
+            if (!(slot.now() instanceof ResolvedLoad.Known known)) {
+                return null;
+            }
+            Lift lift = slot.prescription().lift();
+            Implement implement = day.plan().standing().catalogue().of(lift).implement();
+            boolean hand = implement == Implement.HANDLES || implement == Implement.DUMBBELL;
+            return words.say(
+                    hand ? "floor.kit.hand" : "floor.kit",
+                    day.plan().kit().gymName(),
+                    known.fit().loading().kit().bar().name());
         }
 
         private FloorView.DoneLine doneLine(DoneSet d, MassUnit unit) {

@@ -105,6 +105,7 @@ record FloorView(
      * @param was the load planned before the top was lifted, struck out; null where nothing moved
      * @param why the code of what the load hangs on
      * @param hangsOn the load it hangs on
+     * @param kit what makes the load; null when none is known
      */
     record SlotLine(
             String letter,
@@ -116,6 +117,7 @@ record FloorView(
             String why,
             String hangsOn,
             String drop,
+            String kit,
             int doneSets,
             int sets,
             List<DoneLine> done) {}

@@ -1,22 +1,40 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.Band;
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.equipment.PlateSet;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.LocalDate;
 import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The kits of a club. What each can load is worked out once and kept for as long as the kit stays the same. */
+/** What the gyms of a club can load. What a kit can load is worked out once and kept for as long as it stays the same. */
 @Service
 @Transactional(readOnly = true)
 public class KitShelf {
 
-    private static final int KEPT = 100;
+    private static final int KEPT = 200;
+    /** A day on which nobody chose another gym. */
+    private static final LocalDate NO_DAY = LocalDate.of(1, 1, 1);
 
-    private final KitRepository kits;
+    private final GymRepository gyms;
+    private final PieceRepository pieces;
+    private final LifterGymRepository lifterGyms;
     private final Map<Kit, Loader> loaders = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1;
 
@@ -26,19 +44,185 @@ public class KitShelf {
         }
     });
 
-    KitShelf(KitRepository kits) {
-        this.kits = kits;
+    KitShelf(GymRepository gyms, PieceRepository pieces, LifterGymRepository lifterGyms) {
+        this.gyms = gyms;
+        this.pieces = pieces;
+        this.lifterGyms = lifterGyms;
     }
 
-    /** What can be loaded from a kit. */
-    public Loader loader(long clubId, long kitId) {
-        Kit kit = kits.find(clubId, kitId).map(KitEntity::kit).orElseThrow(NotFoundException::new);
+    /** What a lifter has in their usual gym. */
+    public AtHand usual(LifterCard lifter) {
+        return on(lifter, NO_DAY);
+    }
+
+    /** What a lifter has in the gym they train in on a day. */
+    public AtHand on(LifterCard lifter, LocalDate day) {
+        List<Object[]> rows = gyms.findAtHand(lifter.clubId(), lifter.id(), day);
+        return rows.isEmpty()
+                ? new AtHand(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()), this::loader)
+                : atHand(rows);
+    }
+
+    /** What a gym has. */
+    AtHand in(long clubId, long gymId) {
+        return atHand(gyms.findWithPieces(clubId, gymId));
+    }
+
+    private AtHand atHand(List<Object[]> rows) {
+        return new AtHand(((GymEntity) rows.get(0)[0]).id(), gym(rows), this::loader);
+    }
+
+    Loader loader(Kit kit) {
         return loaders.computeIfAbsent(kit, Loader::of);
     }
 
-    /** Puts a kit on the shelf and gives its number. */
+    /** A gym with its pieces as the core knows it, a lifter's usual bar first. */
+    static Gym gym(List<Object[]> rows) {
+        GymEntity gym = (GymEntity) rows.get(0)[0];
+        Object usualBar = rows.get(0).length > 2 ? rows.get(0)[2] : null;
+        List<PieceEntity> all = rows.stream()
+                .map(row -> (PieceEntity) row[1])
+                .filter(piece -> piece != null)
+                .sorted(Comparator.comparing(piece -> !piece.id().equals(usualBar)))
+                .toList();
+        return gym(gym, all);
+    }
+
+    static Gym gym(GymEntity gym, List<PieceEntity> all) {
+        Map<Plate, Integer> plates = new HashMap<>();
+        on(all, Shelf.PLATES).forEach(piece -> plates.merge(piece.plate(), piece.count, Integer::sum));
+        return new Gym(
+                gym.name(),
+                gym.collars(),
+                plates,
+                on(all, Shelf.BARS).stream().map(PieceEntity::holder).toList(),
+                on(all, Shelf.PIECES).stream().map(PieceEntity::piece).toList(),
+                on(all, Shelf.MACHINES).stream().map(PieceEntity::stack).toList());
+    }
+
+    static List<PieceEntity> on(List<PieceEntity> all, Shelf shelf) {
+        return all.stream().filter(piece -> piece.shelf() == shelf).toList();
+    }
+
+    /** Sets up a gym with what the core says of one, and gives its number. */
+    @Transactional
+    public long add(long clubId, Gym gym, MassUnit unit) {
+        long id = gyms.save(new GymEntity(clubId, gym.name(), gym.collars(), unit))
+                .id();
+        for (Gym.Holder holder : gym.holders()) {
+            PieceEntity piece = new PieceEntity(clubId, id, Shelf.BARS, unit);
+            piece.implement = holder.kind();
+            piece.name = holder.name();
+            piece.mass = holder.mass();
+            piece.madeFor = holder.madeFor().orElse(null);
+            piece.fitForPins = holder.fitForPins();
+            pieces.save(piece);
+        }
+        gym.plates().entrySet().stream()
+                .sorted(Map.Entry.<Plate, Integer>comparingByKey().reversed())
+                .forEach(entry -> {
+                    PieceEntity piece = new PieceEntity(
+                            clubId, id, Shelf.PLATES, entry.getKey().castIn());
+                    piece.mass = entry.getKey().mass();
+                    piece.calibrated = entry.getKey().calibrated();
+                    piece.count = entry.getValue();
+                    pieces.save(piece);
+                });
+        for (Gym.Piece fixed : gym.pieces()) {
+            PieceEntity piece = new PieceEntity(clubId, id, Shelf.PIECES, unit);
+            piece.implement = fixed.kind();
+            piece.name = fixed.name();
+            piece.mass = fixed.mass();
+            pieces.save(piece);
+        }
+        for (Gym.Stack stack : gym.stacks()) {
+            PieceEntity piece = new PieceEntity(clubId, id, Shelf.MACHINES, unit);
+            piece.name = stack.name();
+            piece.madeFor = stack.madeFor();
+            piece.mass = stack.least();
+            piece.step = stack.step();
+            piece.most = stack.most();
+            pieces.save(piece);
+        }
+        return id;
+    }
+
+    /** Adds chains to a gym. */
+    @Transactional
+    public void addChains(long clubId, long gymId, String name, Mass perMetre, Length length, int count) {
+        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.CHAINS, MassUnit.KG);
+        piece.name = name;
+        piece.mass = perMetre;
+        piece.length = length;
+        piece.count = count;
+        pieces.save(piece);
+    }
+
+    /** Adds a pair of bands, both measured at the same two lengths, to a gym. */
+    @Transactional
+    public void addBands(long clubId, long gymId, String name, Band one, Band other) {
+        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.BANDS, MassUnit.KG);
+        piece.name = name;
+        piece.length = one.shortLength();
+        piece.mass = one.tensionShort();
+        piece.longLength = one.longLength();
+        piece.pullLong = one.tensionLong();
+        piece.make = one.make();
+        piece.bought = one.bought().orElse(null);
+        if (!one.equals(other)) {
+            piece.otherMake = other.make();
+            piece.otherBought = other.bought().orElse(null);
+            piece.otherPull = other.tensionShort();
+            piece.otherPullLong = other.tensionLong();
+        }
+        pieces.save(piece);
+    }
+
+    /** Sets up a gym with one bar and its plates, and gives its number. */
     @Transactional
     public long add(long clubId, String name, Kit kit) {
-        return kits.save(new KitEntity(clubId, name, kit)).id();
+        Map<Plate, Integer> plates = new HashMap<>();
+        for (PlateSet.Pairs pairs : kit.plates().heaviestFirst()) {
+            plates.put(pairs.plate(), pairs.count() * 2);
+        }
+        Gym.Holder bar =
+                new Gym.Holder(Implement.BARBELL, kit.bar().name(), kit.bar().mass(), Optional.empty(), true);
+        return add(
+                clubId,
+                new Gym(name, kit.collars(), plates, List.of(bar), List.of(), List.of()),
+                plates.keySet().stream().anyMatch(plate -> plate.castIn() == MassUnit.LB) ? MassUnit.LB : MassUnit.KG);
+    }
+
+    /** Has a lifter train in these gyms, the usual one first. */
+    @Transactional
+    public void trainsIn(LifterCard lifter, List<Long> gymIds) {
+        List<LifterGym> before = lifterGyms.findByClubIdAndLifterIdOrderByPosition(lifter.clubId(), lifter.id());
+        before.stream().filter(gym -> !gymIds.contains(gym.gymId())).forEach(lifterGyms::delete);
+        for (int i = 0; i < gymIds.size(); i++) {
+            long gymId = gymIds.get(i);
+            int place = i;
+            gyms.findByClubIdAndId(lifter.clubId(), gymId).orElseThrow(NotFoundException::new);
+            before.stream()
+                    .filter(gym -> gym.gymId() == gymId)
+                    .findFirst()
+                    .ifPresentOrElse(
+                            gym -> gym.position(place),
+                            () -> lifterGyms.save(new LifterGym(lifter.clubId(), lifter.id(), gymId, place)));
+        }
+    }
+
+    /** Has a lifter take this bar in a gym wherever a lift has none of its own; none takes the first there is. */
+    @Transactional
+    public void takesBar(LifterCard lifter, long gymId, Optional<String> barName) {
+        Long bar = barName.map(name -> gyms.findWithPieces(lifter.clubId(), gymId).stream()
+                        .map(row -> (PieceEntity) row[1])
+                        .filter(piece -> piece != null && piece.shelf() == Shelf.BARS && piece.name.equals(name))
+                        .findFirst()
+                        .orElseThrow(NotFoundException::new)
+                        .id())
+                .orElse(null);
+        lifterGyms.findByClubIdAndLifterIdOrderByPosition(lifter.clubId(), lifter.id()).stream()
+                .filter(gym -> gym.gymId() == gymId)
+                .forEach(gym -> gym.bar(bar));
     }
 }

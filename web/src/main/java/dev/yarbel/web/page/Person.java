@@ -17,6 +17,9 @@ public interface Person {
 
     boolean isCoach();
 
+    /** Whether they keep the club: its coaches, and who coaches whom. */
+    boolean isHeadCoach();
+
     /** The lifter this person is, if they lift. */
     Optional<Long> lifterId();
 }

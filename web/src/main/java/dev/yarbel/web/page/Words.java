@@ -1,7 +1,9 @@
 package dev.yarbel.web.page;
 
 import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -11,6 +13,8 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -65,9 +69,29 @@ public class Words {
         return percent.format(0) + "\u00a0%";
     }
 
-    /** A lift by its name; one without a name in the bundle by its key. */
+    /** A lift by its name; one of a club's own, which has none in the bundle, by its key put into words. */
     public String lift(Lift lift) {
-        return messages.getMessage("lift." + lift.key(), null, lift.key(), LocaleContextHolder.getLocale());
+        String inWords = lift.key().replaceFirst("^own-", "").replace('-', ' ');
+        return messages.getMessage(
+                "lift." + lift.key(),
+                null,
+                inWords.substring(0, 1).toUpperCase(Locale.ROOT) + inWords.substring(1),
+                LocaleContextHolder.getLocale());
+    }
+
+    /** A lift by the name of its key; empty for no key. */
+    public String liftOf(String key) {
+        return key.isEmpty() ? "" : lift(new Lift(key));
+    }
+
+    /** The standard lift of a name as it is written in the reader's language, however it is capitalised. */
+    public Optional<Lift> liftNamed(String name) {
+        String wanted = name.strip();
+        return Catalogue.STANDARD.all().stream()
+                .map(Variation::lift)
+                .filter(lift ->
+                        lift(lift).equalsIgnoreCase(wanted) || lift.key().equals(wanted))
+                .findFirst();
     }
 
     /** Plates as they are picked up: {@code 20 + 2.5}; with the unit only where it is not the lifter's. */
@@ -87,6 +111,16 @@ public class Words {
         return format(date, "date.day");
     }
 
+    /** A day of any year: {@code 10 March 2026}. */
+    public String fullDay(LocalDate date) {
+        return format(date, "date.full");
+    }
+
+    /** What can be chosen in a field of the profile. */
+    public String choice(String field, String option) {
+        return say((field.equals("job-strains") ? "tissue." : "profile." + field + ".") + option);
+    }
+
     /** A day one plans by: {@code Tuesday 10 March}. */
     public String weekday(LocalDate date) {
         return format(date, "date.weekday");
@@ -100,6 +134,11 @@ public class Words {
     /** Any other words, by their code. */
     public String say(String code, Object... parts) {
         return messages.getMessage(code, parts, LocaleContextHolder.getLocale());
+    }
+
+    /** Any other words, by their code; where there is none, the text given. */
+    public String sayIfAny(String code, String otherwise) {
+        return messages.getMessage(code, null, otherwise, LocaleContextHolder.getLocale());
     }
 
     private String format(TemporalAccessor moment, String pattern) {

@@ -35,6 +35,15 @@ class BlockEntity {
         return id;
     }
 
+    long lifterId() {
+        return lifterId;
+    }
+
+    /** Whether its last day has passed. */
+    boolean isOver(LocalDate today) {
+        return !startOn.plusWeeks(weeks).isAfter(today);
+    }
+
     String name() {
         return name;
     }

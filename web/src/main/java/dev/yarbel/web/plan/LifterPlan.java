@@ -5,6 +5,7 @@ import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param dayIds the number of each training day, in the block's order
  * @param slotIds the numbers of each day's slots, in the block's order
  * @param sessions what was logged, by the day of the plan it answers
+ * @param kit the gym its loads are made with
  */
 public record LifterPlan(
         LifterCard lifter,
@@ -27,8 +29,13 @@ public record LifterPlan(
         List<List<Long>> slotIds,
         Standing standing,
         Map<PlannedDay, SessionLog> sessions,
+        AtHand kit,
         Resolver resolver,
         LocalDate today) {
+
+    LifterPlan with(AtHand other, Resolver resolving) {
+        return new LifterPlan(lifter, name, block, dayIds, slotIds, standing, sessions, other, resolving, today);
+    }
 
     /** The key under which the book knows a day of this plan. */
     public PlannedDay planned(int day, int week) {

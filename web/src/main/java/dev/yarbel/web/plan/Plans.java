@@ -3,13 +3,16 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
-import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.book.StripSource;
+import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.kit.PlannedNeeds;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
@@ -22,13 +25,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The blocks of a club's lifters. */
 @Service
 @Transactional(readOnly = true)
-public class Plans implements StripSource {
+public class Plans implements StripSource, PlannedNeeds {
 
     private final BlockRepository blocks;
     private final DayRepository days;
@@ -96,7 +100,7 @@ public class Plans implements StripSource {
             trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
             slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
         });
-        Loader loader = kits.loader(lifter.clubId(), lifter.kitId());
+        AtHand kit = kits.usual(lifter);
         return new LifterPlan(
                 lifter,
                 entity.name(),
@@ -105,8 +109,19 @@ public class Plans implements StripSource {
                 slotIds,
                 standing,
                 standing.byPlannedDay(),
-                new Resolver(loader, lifter.rounding(), standing.numbers()),
+                kit,
+                resolver(lifter, kit, standing),
                 today);
+    }
+
+    private static Resolver resolver(LifterCard lifter, AtHand kit, Standing standing) {
+        return new Resolver(lift -> kit.loads(standing.catalogue().of(lift)), lifter.rounding(), standing.numbers());
+    }
+
+    /** The same plan with what the lifter has at hand in the gym they train in on a day. */
+    public LifterPlan on(LifterPlan plan, LocalDate day) {
+        AtHand kit = kits.on(plan.lifter(), day);
+        return plan.with(kit, resolver(plan.lifter(), kit, plan.standing()));
     }
 
     /** The strip of a plan that has been read already. */
@@ -118,6 +133,25 @@ public class Plans implements StripSource {
     public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known) {
         return current(lifter, zone, start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
                 .map(strips::draw);
+    }
+
+    @Override
+    public List<Planned> needing(long clubId, Map<Long, String> lifters, Predicate<Gym.Need> missing) {
+        if (lifters.isEmpty()) {
+            return List.of();
+        }
+        LocalDate today = LocalDate.ofInstant(clock.instant(), clock.getZone());
+        Catalogue catalogue = book.catalogue(clubId);
+        return blocks.findSlots(clubId, lifters.keySet()).stream()
+                .filter(row -> !((BlockEntity) row[0]).isOver(today))
+                .filter(row ->
+                        missing.test(catalogue.of(((SlotEntity) row[2]).lift()).need()))
+                .map(row -> new Planned(
+                        lifters.get(((BlockEntity) row[0]).lifterId()),
+                        ((DayEntity) row[1]).name(),
+                        ((SlotEntity) row[2]).letter(),
+                        ((SlotEntity) row[2]).lift()))
+                .toList();
     }
 
     /** Writes a whole block for a lifter. */

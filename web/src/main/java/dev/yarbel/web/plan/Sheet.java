@@ -3,14 +3,16 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.web.book.ChangeKind;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
@@ -45,9 +47,13 @@ class Sheet {
     /** What a cell held when it was sent to the page, and what is typed in it now. */
     record Typed(String was, String text) {}
 
-    /** The sheet as it is kept. */
-    SheetView view(LifterPlan plan, int day) {
-        return view(plan, day, Map.of(), Map.of());
+    /**
+     * The sheet as it is kept.
+     *
+     * @param aches the lifter's open aches
+     */
+    SheetView view(LifterPlan plan, int day, List<Ache> aches) {
+        return view(plan, day, Map.of(), Map.of(), aches);
     }
 
     /**
@@ -55,8 +61,14 @@ class Sheet {
      *
      * @param typed the text of those cells; readable doses among them show what they come to
      * @param troubles what kept text from being kept
+     * @param aches the lifter's open aches
      */
-    SheetView view(LifterPlan plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
+    SheetView view(
+            LifterPlan plan,
+            int day,
+            Map<CellKey, String> typed,
+            Map<CellKey, CellView.Trouble> troubles,
+            List<Ache> aches) {
         TrainingDay trainingDay = plan.block().days().get(day);
         List<Long> slotIds = plan.slotIds().get(day);
         List<List<CellView>> columns = new ArrayList<>();
@@ -69,6 +81,11 @@ class Sheet {
             rows.add(new SheetView.Row(
                     trainingDay.slots().get(s).letter(),
                     trainingDay.slots().get(s).lift(),
+                    plan.resolver()
+                            .kit(trainingDay.slots().get(s).lift())
+                            .map(Loads::name)
+                            .orElse(null),
+                    hurting(plan, trainingDay.slots().get(s).lift(), aches),
                     columns.stream().map(column -> column.get(slot)).toList()));
         }
         List<SheetView.Tab> tabs = new ArrayList<>();
@@ -81,6 +98,12 @@ class Sheet {
                     w + 1, plan.block().date(day, w), w == plan.currentWeek(), plan.isFinished(day, w)));
         }
         return new SheetView(day, tabs, weeks, rows);
+    }
+
+    private static List<Ache> hurting(LifterPlan plan, Lift lift, List<Ache> aches) {
+        return aches.stream()
+                .filter(ache -> ache.isLoadedBy(lift, plan.standing().catalogue()))
+                .toList();
     }
 
     private List<CellView> column(

@@ -6,6 +6,7 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -50,7 +51,13 @@ class SheetController {
         if (plan.isEmpty()) {
             return "plan/none";
         }
-        return page(model, plan.get(), sheet.view(plan.get(), checked(plan.get(), day.orElse(dayInFocus(plan.get())))));
+        return page(
+                model,
+                plan.get(),
+                sheet.view(
+                        plan.get(),
+                        checked(plan.get(), day.orElse(dayInFocus(plan.get()))),
+                        roster.aches(plan.get().lifter())));
     }
 
     /** What a dose being typed would come to; nothing is kept. */
@@ -67,7 +74,7 @@ class SheetController {
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute(
                 "cell",
-                sheet.view(plan, checked(plan, day), texts, Map.of()).rows().stream()
+                sheet.view(plan, checked(plan, day), texts, Map.of(), List.of()).rows().stream()
                         .flatMap(row -> row.cells().stream())
                         .filter(cell -> cell.key().equals(key))
                         .findFirst()
@@ -93,7 +100,7 @@ class SheetController {
 
         LifterPlan saved = plan(person, id);
         texts.keySet().retainAll(troubles.keySet());
-        SheetView view = sheet.view(saved, day, texts, troubles);
+        SheetView view = sheet.view(saved, day, texts, troubles, roster.aches(saved.lifter()));
         if (fragment.isPresent()) {
             model.addAttribute("lifter", saved.lifter());
             model.addAttribute("sheet", view);
@@ -109,6 +116,7 @@ class SheetController {
     private String page(Model model, LifterPlan plan, SheetView view) {
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute("plan", plan);
+        model.addAttribute("today", plan.today());
         model.addAttribute("sheet", view);
         model.addAttribute("strip", plans.strip(plan));
         return "plan/page";

@@ -3,6 +3,7 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.web.book.SessionLog;
@@ -67,8 +68,8 @@ class StripMaker {
 
     private List<Strip.Mark> marks(LifterPlan plan, Lift lift, int bottom) {
         List<Strip.Mark> marks = new ArrayList<>();
-        Optional<Mass> max =
-                plan.standing().of(lift).flatMap(s -> s.numbers().estimate().or(s::workingMax));
+        LiftNumbers known = plan.resolver().numbers(lift);
+        Optional<Mass> max = known.estimate().or(known::workingMax);
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day = 0; day < plan.block().days().size(); day++) {
                 int d = day;

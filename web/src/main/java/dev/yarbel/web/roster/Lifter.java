@@ -1,7 +1,14 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.lifter.HealthCheck;
+import dev.yarbel.core.lifter.HealthQuestion;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.lifter.Sport;
+import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,8 +16,16 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
+/** A lifter's row. What a coach may change of it, field by field, is in {@link ProfileField}. */
 @Entity
 class Lifter {
 
@@ -19,18 +34,54 @@ class Lifter {
     private Long id;
 
     private long clubId;
-    private String name;
+    String name;
     private long coachId;
-    private long kitId;
 
     @Enumerated(EnumType.STRING)
-    private MassUnit unit;
+    MassUnit unit;
 
     @Enumerated(EnumType.STRING)
-    private Rounding rounding;
+    Rounding rounding;
 
-    private BigDecimal shareOfEstimate;
-    private LocalDate noviceSince;
+    Percent shareOfEstimate;
+    LocalDate noviceSince;
+    Integer birthYear;
+
+    @Enumerated(EnumType.STRING)
+    Sex sex;
+
+    Length height;
+
+    @Enumerated(EnumType.STRING)
+    Sport sport;
+
+    String weightClass;
+    Integer days;
+    Integer minutes;
+    String job;
+
+    @Enumerated(EnumType.STRING)
+    Tissue jobStrains;
+
+    BigDecimal sleep;
+
+    @Enumerated(EnumType.STRING)
+    Dieting dieting;
+
+    @Enumerated(EnumType.STRING)
+    Stress stress;
+
+    String guardian;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> healthYes = List.of();
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> healthNo = List.of();
+
+    private String clearedBy;
+    private LocalDate clearedOn;
+    private Instant archivedAt;
 
     protected Lifter() {}
 
@@ -38,14 +89,75 @@ class Lifter {
         this.clubId = lifter.clubId();
         this.name = lifter.name();
         this.coachId = lifter.coachId();
-        this.kitId = lifter.kitId();
         this.unit = lifter.unit();
         this.rounding = lifter.rounding();
-        this.shareOfEstimate = lifter.shareOfEstimate().figure();
+        this.shareOfEstimate = lifter.shareOfEstimate();
         this.noviceSince = lifter.noviceSince().orElse(null);
     }
 
+    long id() {
+        return id;
+    }
+
+    long coachId() {
+        return coachId;
+    }
+
+    void handTo(long coach) {
+        coachId = coach;
+    }
+
+    void archive(Instant at) {
+        archivedAt = at;
+    }
+
+    LocalDate clearedOn() {
+        return clearedOn;
+    }
+
+    HealthCheck health() {
+        Map<HealthQuestion, Boolean> answers = new EnumMap<>(HealthQuestion.class);
+        healthYes.forEach(question -> answers.put(HealthQuestion.valueOf(question), true));
+        healthNo.forEach(question -> answers.put(HealthQuestion.valueOf(question), false));
+        return new HealthCheck(answers, Optional.ofNullable(clearedBy));
+    }
+
+    void health(HealthCheck check) {
+        healthYes = named(check, true);
+        healthNo = named(check, false);
+        if (check.clearedBy().isEmpty()) {
+            clearedBy = null;
+            clearedOn = null;
+        }
+    }
+
+    void clear(String by, LocalDate on) {
+        clearedBy = by;
+        clearedOn = on;
+    }
+
+    private static List<String> named(HealthCheck check, boolean answer) {
+        return check.answers().entrySet().stream()
+                .filter(entry -> entry.getValue() == answer)
+                .map(entry -> entry.getKey().name())
+                .sorted()
+                .toList();
+    }
+
     LifterCard card() {
-        return LifterCard.of(id, clubId, name, kitId, unit, rounding, shareOfEstimate, noviceSince);
+        return new LifterCard(
+                id,
+                clubId,
+                name,
+                unit,
+                rounding,
+                shareOfEstimate,
+                Optional.ofNullable(noviceSince),
+                Optional.ofNullable(sex),
+                Optional.ofNullable(sport),
+                Optional.ofNullable(birthYear),
+                Optional.ofNullable(guardian),
+                health(),
+                archivedAt != null);
     }
 }

@@ -1,9 +1,12 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lifter.Age;
+import dev.yarbel.core.lifter.HealthCheck;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -14,27 +17,30 @@ import java.util.Optional;
  * @param rounding the coach's rule for loads that cannot be put on the bar exactly
  * @param shareOfEstimate the coach's share of the estimate that a working max stands at, 90 to 100 %
  * @param noviceSince the day a novice started
+ * @param guardian who consented for a minor
  */
 public record LifterCard(
         long id,
         long clubId,
         String name,
-        long kitId,
         MassUnit unit,
         Rounding rounding,
         Percent shareOfEstimate,
-        Optional<LocalDate> noviceSince) {
+        Optional<LocalDate> noviceSince,
+        Optional<Sex> sex,
+        Optional<Sport> sport,
+        Optional<Integer> birthYear,
+        Optional<String> guardian,
+        HealthCheck health,
+        boolean archived) {
 
-    static LifterCard of(
-            long id,
-            long clubId,
-            String name,
-            long kitId,
-            MassUnit unit,
-            Rounding rounding,
-            BigDecimal shareOfEstimate,
-            LocalDate noviceSince) {
-        return new LifterCard(
-                id, clubId, name, kitId, unit, rounding, Percent.of(shareOfEstimate), Optional.ofNullable(noviceSince));
+    /** Whether they may still be under eighteen. */
+    public boolean mayBeMinor(LocalDate today) {
+        return birthYear.filter(year -> Age.mayBeMinor(year, today)).isPresent();
+    }
+
+    /** Whether a guardian's consent is missing. */
+    public boolean needsConsent(LocalDate today) {
+        return mayBeMinor(today) && guardian.isEmpty();
     }
 }

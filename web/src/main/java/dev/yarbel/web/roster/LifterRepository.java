@@ -1,16 +1,34 @@
 package dev.yarbel.web.roster;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface LifterRepository extends Repository<Lifter, Long> {
 
-    List<Lifter> findByClubIdAndCoachIdOrderByName(long clubId, long coachId);
+    @Query(
+            "select l from Lifter l where l.clubId = :clubId and l.coachId = :coachId and l.archivedAt is null order by l.name")
+    List<Lifter> ofCoach(long clubId, long coachId);
+
+    /** By part of a name, of one coach or of all, in pages. */
+    @Query("""
+            select l from Lifter l where l.clubId = :clubId
+            and (:coachId is null or l.coachId = :coachId)
+            and (:archived = true and l.archivedAt is not null or :archived = false and l.archivedAt is null)
+            and lower(l.name) like :like escape '!'
+            and (l.name > :afterName or l.name = :afterName and l.id > :afterId)
+            order by l.name, l.id""")
+    List<Lifter> search(
+            long clubId, Long coachId, boolean archived, String like, String afterName, long afterId, Limit limit);
 
     Optional<Lifter> findByClubIdAndId(long clubId, long id);
 
     Optional<Lifter> findByClubIdAndCoachIdAndId(long clubId, long coachId, long id);
+
+    List<Lifter> findByClubIdAndIdInAndArchivedAtIsNull(long clubId, Collection<Long> ids);
 
     Lifter save(Lifter lifter);
 }

@@ -11,8 +11,15 @@ public record NewLifter(
         long clubId,
         String name,
         long coachId,
-        long kitId,
         MassUnit unit,
         Rounding rounding,
         Percent shareOfEstimate,
-        Optional<LocalDate> noviceSince) {}
+        Optional<LocalDate> noviceSince) {
+
+    private static final Percent USUAL_SHARE = Percent.of(95);
+
+    /** The three fields that start a lifter are name, unit and gym; the rest is as usual. */
+    static NewLifter of(long clubId, String name, long coachId, MassUnit unit) {
+        return new NewLifter(clubId, name, coachId, unit, Rounding.NEAREST, USUAL_SHARE, Optional.empty());
+    }
+}

@@ -1,32 +1,104 @@
 package dev.yarbel.web.roster;
 
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import java.time.Clock;
+import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Who is coached by whom. A coach reaches the lifters assigned to them, a lifter only themselves. */
+/**
+ * Who is coached by whom. A coach reaches the lifters assigned to them, a lifter only themselves. The head coach also
+ * sees who else is in the club, to hand them over and to archive them, but opens only those assigned to them.
+ */
 @Service
 @Transactional(readOnly = true)
 public class Roster implements LifterChooser {
 
-    private final LifterRepository lifters;
+    /** Lifters on one page of the list. */
+    static final int PAGE = 100;
 
-    Roster(LifterRepository lifters) {
+    private final LifterRepository lifters;
+    private final AcheRepository aches;
+    private final MeasurementRepository measurements;
+    private final Accounts accounts;
+    private final ChangeLog changes;
+    private final Clock clock;
+
+    Roster(
+            LifterRepository lifters,
+            AcheRepository aches,
+            MeasurementRepository measurements,
+            Accounts accounts,
+            ChangeLog changes,
+            Clock clock) {
         this.lifters = lifters;
+        this.aches = aches;
+        this.measurements = measurements;
+        this.accounts = accounts;
+        this.changes = changes;
+        this.clock = clock;
     }
 
-    /** The lifters a person may see, by name. */
+    /** The lifters a person may see, by name, without those archived. */
     public List<LifterCard> lifters(Person person) {
         if (person.isCoach()) {
-            return lifters.findByClubIdAndCoachIdOrderByName(person.clubId(), person.accountId()).stream()
+            return lifters.ofCoach(person.clubId(), person.accountId()).stream()
                     .map(Lifter::card)
                     .toList();
         }
-        return person.lifterId().flatMap(id -> find(person, id)).stream().toList();
+        return person.lifterId().flatMap(id -> find(person, id)).stream()
+                .map(Lifter::card)
+                .toList();
+    }
+
+    /**
+     * What is looked for in the list of lifters.
+     *
+     * @param part part of a name; empty for everybody
+     * @param whole whether the head coach looks at the whole club rather than their own
+     * @param afterName the last name on the page before, and its number; empty for the first page
+     */
+    record Search(String part, boolean whole, boolean archived, String afterName, long afterId) {}
+
+    /** A lifter in the list, and who coaches them. */
+    record Found(LifterCard card, long coachId) {}
+
+    /** One page of the list, with one more at its end if there are more. */
+    List<Found> search(Person coach, Search search) {
+        String like = "%" + search.part().strip().toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
+        Long of = search.whole() && coach.isHeadCoach() ? null : Long.valueOf(coach.accountId());
+        return lifters
+                .search(
+                        coach.clubId(),
+                        of,
+                        search.archived(),
+                        like,
+                        search.afterName(),
+                        search.afterId(),
+                        Limit.of(PAGE + 1))
+                .stream()
+                .map(lifter -> new Found(lifter.card(), lifter.coachId()))
+                .toList();
+    }
+
+    /** Which of these lifters have an ache that nobody has cleared. */
+    Set<Long> aching(long clubId, Collection<Long> lifterIds) {
+        return lifterIds.isEmpty() ? Set.of() : Set.copyOf(aches.open(clubId, lifterIds));
     }
 
     /**
@@ -35,7 +107,20 @@ public class Roster implements LifterChooser {
      * @throws NotFoundException when there is none of this number, or not for this person
      */
     public LifterCard lifter(Person person, long id) {
+        return row(person, id).card();
+    }
+
+    Lifter row(Person person, long id) {
         return find(person, id).orElseThrow(NotFoundException::new);
+    }
+
+    /** A lifter whose place in the club this person decides: their coach or the head coach. */
+    private Lifter kept(Person person, long id) {
+        return person.isHeadCoach()
+                ? lifters.findByClubIdAndId(person.clubId(), id).orElseThrow(NotFoundException::new)
+                : lifters.findByClubIdAndCoachIdAndId(person.clubId(), person.accountId(), id)
+                        .filter(lifter -> person.isCoach())
+                        .orElseThrow(NotFoundException::new);
     }
 
     /** A lifter of a club, for work that nobody in particular asked for. */
@@ -43,14 +128,13 @@ public class Roster implements LifterChooser {
         return lifters.findByClubIdAndId(clubId, id).map(Lifter::card).orElseThrow(NotFoundException::new);
     }
 
-    private Optional<LifterCard> find(Person person, long id) {
+    private Optional<Lifter> find(Person person, long id) {
         boolean self = person.lifterId().filter(own -> own == id).isPresent();
-        Optional<Lifter> lifter = self
+        return self
                 ? lifters.findByClubIdAndId(person.clubId(), id)
                 : person.isCoach()
                         ? lifters.findByClubIdAndCoachIdAndId(person.clubId(), person.accountId(), id)
                         : Optional.empty();
-        return lifter.map(Lifter::card);
     }
 
     @Override
@@ -60,9 +144,86 @@ public class Roster implements LifterChooser {
                 .toList();
     }
 
-    /** Takes a lifter on. */
+    /** The aches of a lifter that nobody has cleared, oldest first. */
+    public List<Ache> aches(LifterCard lifter) {
+        return aches.findByClubIdAndLifterIdAndClearedOnIsNullOrderBySince(lifter.clubId(), lifter.id()).stream()
+                .map(AcheEntity::ache)
+                .toList();
+    }
+
+    /** What a lifter last weighed, if it is known. */
+    public Optional<Mass> bodyMass(LifterCard lifter) {
+        return measurements.latest(lifter.clubId(), lifter.id(), MeasureKind.BODY_MASS).stream()
+                .map(measurement -> Mass.of(measurement.figure(), MassUnit.KG))
+                .findFirst();
+    }
+
+    /** What lifters of a club are called, without those archived. */
+    public Map<Long, String> names(long clubId, Collection<Long> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : lifters.findByClubIdAndIdInAndArchivedAtIsNull(clubId, ids).stream()
+                        .collect(Collectors.toMap(Lifter::id, lifter -> lifter.name));
+    }
+
+    /** Takes a lifter on, for work that nobody in particular asked for. */
     @Transactional
     public LifterCard add(NewLifter lifter) {
         return lifters.save(new Lifter(lifter)).card();
+    }
+
+    /** Takes a lifter on. */
+    @Transactional
+    public LifterCard takeOn(Person coach, NewLifter lifter) {
+        LifterCard card = add(lifter);
+        write(coach, card.id(), "taken-on", "", card.name());
+        return card;
+    }
+
+    /** Puts a lifter away: nothing of theirs is lost, and they are on no list. */
+    @Transactional
+    public LifterCard archive(Person person, long id) {
+        Lifter lifter = kept(person, id);
+        lifter.archive(clock.instant());
+        write(person, id, "archived", "", lifter.name);
+        return lifter.card();
+    }
+
+    /** Brings an archived lifter back. */
+    @Transactional
+    public LifterCard bringBack(Person person, long id) {
+        Lifter lifter = kept(person, id);
+        lifter.archive(null);
+        write(person, id, "brought-back", "", lifter.name);
+        return lifter.card();
+    }
+
+    /**
+     * Hands a lifter to another coach of the club.
+     *
+     * @return the coach they go to
+     * @throws NotFoundException when the club has no such coach
+     */
+    @Transactional
+    public String handOver(Person person, long id, long coachId) {
+        Lifter lifter = kept(person, id);
+        List<Accounts.Colleague> coaches = accounts.coaches(person.clubId());
+        String from = name(coaches, lifter.coachId());
+        String to = name(coaches, coachId);
+        lifter.handTo(coachId);
+        write(person, id, "handed-over", from, to);
+        return to;
+    }
+
+    private static String name(List<Accounts.Colleague> coaches, long id) {
+        return coaches.stream()
+                .filter(coach -> coach.id() == id)
+                .findFirst()
+                .map(Accounts.Colleague::name)
+                .orElseThrow(NotFoundException::new);
+    }
+
+    private void write(Person who, long lifter, String what, String before, String after) {
+        changes.write(who, Optional.of(lifter), ChangeKind.ROSTER, List.of(what), Optional.empty(), before, after);
     }
 }

@@ -17,6 +17,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.page.ChangeKind;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;

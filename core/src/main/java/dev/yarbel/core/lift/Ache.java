@@ -1,0 +1,23 @@
+package dev.yarbel.core.lift;
+
+import java.time.LocalDate;
+import java.util.Set;
+
+/**
+ * An ache or injury that nobody has cleared: where, in whose words, since when.
+ *
+ * @param lifts the lifts that load it, as the coach or lifter named them; empty means every lift that loads its place
+ */
+public record Ache(Tissue place, String words, LocalDate since, Set<Lift> lifts) {
+
+    public Ache {
+        lifts = Set.copyOf(lifts);
+    }
+
+    /** Whether a lift loads it. A lift that was named stands for its variations too. */
+    public boolean isLoadedBy(Lift lift, Catalogue catalogue) {
+        return lifts.isEmpty()
+                ? catalogue.loads(lift, place)
+                : lifts.contains(lift) || lifts.contains(catalogue.root(lift));
+    }
+}

@@ -1,0 +1,168 @@
+package dev.yarbel.web.account;
+
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Links that let somebody sign in, handed over by whoever made them: each works once and for a week. For somebody who
+ * signs in already it sets another password, and ends their sessions.
+ */
+@Service
+@Transactional
+public class Invites {
+
+    /** How long a link works. */
+    public static final Duration LASTS = Duration.ofDays(7);
+
+    private static final int BYTES = 24;
+
+    private final InviteRepository invites;
+    private final AccountRepository accounts;
+    private final ClubRepository clubs;
+    private final PasswordEncoder passwords;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    Invites(
+            InviteRepository invites,
+            AccountRepository accounts,
+            ClubRepository clubs,
+            PasswordEncoder passwords,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Clock clock) {
+        this.invites = invites;
+        this.accounts = accounts;
+        this.clubs = clubs;
+        this.passwords = passwords;
+        this.sessions = sessions;
+        this.clock = clock;
+    }
+
+    /**
+     * What an open link is for.
+     *
+     * @param username what they sign in with already, if they do
+     */
+    record Open(String club, boolean coach, String name, Optional<String> username) {}
+
+    /** What came of taking a link up. */
+    enum Outcome {
+        DONE,
+        /** Used, too old, withdrawn or never made. */
+        GONE,
+        /** Somebody signs in by that name. */
+        NAME_TAKEN
+    }
+
+    /** A link's secret for a lifter, in place of any before. */
+    public String forLifter(Person inviter, long lifterId, String name) {
+        Long account = accounts.findByClubIdAndLifterId(inviter.clubId(), lifterId)
+                .map(Account::id)
+                .orElse(null);
+        return make(inviter, Account.Role.LIFTER, name, lifterId, account);
+    }
+
+    /** A link's secret for a new coach. */
+    public String forCoach(Person inviter, String name) {
+        return make(inviter, Account.Role.COACH, name, null, null);
+    }
+
+    /** A link's secret for a coach who needs another password, in place of any before. */
+    public String forColleague(Person inviter, long accountId) {
+        Account account =
+                accounts.findByClubIdAndId(inviter.clubId(), accountId).orElseThrow(NotFoundException::new);
+        return make(inviter, Account.Role.COACH, account.name(), null, accountId);
+    }
+
+    private String make(Person inviter, Account.Role role, String name, Long lifterId, Long accountId) {
+        invites.withdraw(inviter.clubId(), lifterId, accountId);
+        byte[] bytes = new byte[BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        invites.save(new Invite(
+                inviter.clubId(),
+                hash(token),
+                role,
+                name,
+                lifterId,
+                accountId,
+                inviter.accountId(),
+                clock.instant().plus(LASTS)));
+        return token;
+    }
+
+    /** What a link is for; empty when it does not work, whatever the reason. */
+    Optional<Open> open(String token) {
+        return working(token)
+                .map(invite -> new Open(
+                        clubs.findById(invite.clubId()).orElseThrow().name(),
+                        invite.role() == Account.Role.COACH,
+                        invite.name(),
+                        account(invite).map(Account::username)));
+    }
+
+    /** Takes a link up. */
+    Outcome accept(String token, JoinForm form) {
+        Optional<Invite> working = working(token);
+        if (working.isEmpty()) {
+            return Outcome.GONE;
+        }
+        Invite invite = working.get();
+        Optional<Account> known = account(invite);
+        if (known.isPresent()) {
+            known.get().passwordHash(passwords.encode(form.password()));
+            sessions.findByPrincipalName(known.get().username()).keySet().forEach(sessions::deleteById);
+        } else if (!accounts.findWithClub(form.plainUsername()).isEmpty()) {
+            return Outcome.NAME_TAKEN;
+        } else {
+            accounts.save(new Account(
+                    invite.clubId(),
+                    form.plainUsername(),
+                    form.name().strip(),
+                    passwords.encode(form.password()),
+                    invite.role(),
+                    invite.lifterId()));
+        }
+        invite.use(clock.instant());
+        return Outcome.DONE;
+    }
+
+    private Optional<Invite> working(String token) {
+        Instant now = clock.instant();
+        return invites.findByToken(hash(token)).filter(invite -> invite.worksAt(now));
+    }
+
+    private Optional<Account> account(Invite invite) {
+        if (invite.accountId() != null) {
+            return accounts.findByClubIdAndId(invite.clubId(), invite.accountId());
+        }
+        return invite.lifterId() == null
+                ? Optional.empty()
+                : accounts.findByClubIdAndLifterId(invite.clubId(), invite.lifterId());
+    }
+
+    private static String hash(String token) {
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(digest.digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException everyPlatformHasIt) {
+            throw new IllegalStateException(everyPlatformHasIt);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package dev.yarbel.web.account;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.regex.Pattern;
+
+/** Who somebody wants to sign in as, as it was typed. */
+record JoinForm(String name, String username, String password) {
+
+    private static final Pattern USERNAME = Pattern.compile("[a-z0-9][a-z0-9._-]{1,39}");
+    private static final int LONGEST_NAME = 80;
+    private static final int SHORTEST_PASSWORD = 10;
+    /** What bcrypt reads of a password, in bytes. */
+    private static final int LONGEST_PASSWORD = 72;
+
+    JoinForm {
+        name = Objects.requireNonNullElse(name, "");
+        username = Objects.requireNonNullElse(username, "");
+        password = Objects.requireNonNullElse(password, "");
+    }
+
+    /** What cannot be used, by field: the code of what is wrong with it. */
+    Map<String, String> errors() {
+        Map<String, String> errors = new LinkedHashMap<>();
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            errors.put("name", "name");
+        }
+        if (!USERNAME.matcher(plainUsername()).matches()) {
+            errors.put("username", "username");
+        }
+        if (!isPassword()) {
+            errors.put("password", "password");
+        }
+        return errors;
+    }
+
+    private boolean isPassword() {
+        return password.length() >= SHORTEST_PASSWORD
+                && password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD;
+    }
+
+    String plainUsername() {
+        return username.strip().toLowerCase(Locale.ROOT);
+    }
+
+    /** What was typed into a field of the page; never the password. */
+    public String typed(String field) {
+        return switch (field) {
+            case "name" -> name;
+            case "username" -> username;
+            default -> "";
+        };
+    }
+}

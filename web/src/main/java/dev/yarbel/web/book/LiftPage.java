@@ -1,0 +1,157 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.estimate.RepMaxReading;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.MasterySuggestion;
+import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One lift of a lifter on its page of the book.
+ *
+ * @param numbers what its loads hang on today, its own or its parent's by their ratio
+ * @param ratio the ratio to the parent in use
+ * @param hanging what a share would hang on, reference by reference
+ * @param reading what the newest rep max says of the single
+ */
+record LiftPage(
+        Variation variation,
+        LiftStanding standing,
+        LiftNumbers numbers,
+        Optional<Ratio> ratio,
+        Percent share,
+        List<Hanging> hanging,
+        Optional<Reading> reading,
+        Optional<MasterySuggestion> suggestion,
+        String kit) {
+
+    /**
+     * A reference, the load the share of it comes to, and how far it can be trusted.
+     *
+     * @param reference the code of its name
+     * @param since the day it holds from; null for today's
+     * @param load what can be loaded; null where the gym has nothing for the lift
+     * @param stale weeks since it was lifted where that is too long ago, else 0
+     */
+    record Hanging(String reference, int reps, Mass max, LocalDate since, Mass load, boolean used, long stale) {}
+
+    /** A rep max read by every formula. */
+    record Reading(RecordedMax max, RepMaxReading reading) {
+
+        public List<Map.Entry<RepFormula, Mass>> formulas() {
+            return reading.byFormula().entrySet().stream()
+                    .sorted(Map.Entry.comparingByValue())
+                    .toList();
+        }
+    }
+
+    static LiftPage of(
+            LifterCard lifter,
+            Variation variation,
+            Standing standing,
+            Optional<Loads> loads,
+            Percent share,
+            Optional<Mass> bodyMass,
+            LocalDate today) {
+        LiftStanding own = standing.of(variation.lift()).orElseGet(() -> LiftStanding.none(variation.lift()));
+        LiftNumbers numbers = standing.numbers().of(variation.lift());
+        Optional<RecordedMax> repMax = own.newest(RecordedMax.Kind.REP_MAX);
+        return new LiftPage(
+                variation,
+                own,
+                numbers,
+                variation.parent().map(parent -> own.ratio()
+                        .map(set -> new Ratio(parent.to(), set, Ratio.Source.COACH))
+                        .orElse(parent)),
+                share,
+                hanging(lifter, own, numbers, loads, share, today),
+                repMax.map(max -> new Reading(max, RepMaxReading.of(max.load(), max.reps(), own.curve()))),
+                MasterySuggestion.of(
+                        variation.lift(),
+                        new MasterySuggestion.Evidence(
+                                own.practisedSince(),
+                                own.consistency(),
+                                numbers.estimate().or(numbers::workingMax),
+                                bodyMass,
+                                lifter.sex()),
+                        today),
+                loads.map(Loads::name).orElse(null));
+    }
+
+    private static List<Hanging> hanging(
+            LifterCard lifter,
+            LiftStanding own,
+            LiftNumbers numbers,
+            Optional<Loads> loads,
+            Percent share,
+            LocalDate today) {
+        List<Hanging> hanging = new ArrayList<>();
+        numbers.workingMax()
+                .ifPresent(max -> hanging.add(new Hanging(
+                        numbers.workingMaxThrough().isPresent() ? "through" : "working",
+                        1,
+                        max,
+                        null,
+                        load(lifter, loads, max, share),
+                        true,
+                        0)));
+        numbers.estimate()
+                .ifPresent(max -> hanging.add(new Hanging(
+                        numbers.estimateThrough().isPresent() ? "estimate-through" : "estimate",
+                        1,
+                        max,
+                        null,
+                        load(lifter, loads, max, share),
+                        false,
+                        staleStart(own, today))));
+        for (RecordedMax.Kind kind : RecordedMax.Kind.values()) {
+            own.newest(kind)
+                    .ifPresent(max -> hanging.add(new Hanging(
+                            kind.name(),
+                            max.reps(),
+                            max.load(),
+                            max.on(),
+                            load(lifter, loads, max.load(), share),
+                            false,
+                            max.isStale(today) ? max.weeksOld(today) : 0)));
+        }
+        return hanging;
+    }
+
+    /** An estimate that no session has moved is as old as what it started from. */
+    private static long staleStart(LiftStanding own, LocalDate today) {
+        boolean moved = own.estimate()
+                .map(MaxEstimate::movements)
+                .filter(movements -> !movements.isEmpty())
+                .isPresent();
+        long weeks = own.start()
+                .map(start -> ChronoUnit.WEEKS.between(start.since(), today))
+                .orElse(0L);
+        return !moved && weeks > RecordedMax.FRESH_WEEKS ? weeks : 0;
+    }
+
+    private static Mass load(LifterCard lifter, Optional<Loads> loads, Mass max, Percent share) {
+        return loads.map(there -> there.fit(max.times(share), lifter.rounding()))
+                .map(Fit::load)
+                .orElse(null);
+    }
+
+    public Mastery[] masteries() {
+        return Mastery.values();
+    }
+}

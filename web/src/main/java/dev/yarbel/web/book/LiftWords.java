@@ -1,0 +1,53 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.lift.MasterySuggestion.Reason;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.web.page.Words;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What the core says of a lift, in sentences: {@code @liftWords} in templates. */
+@Component("liftWords")
+public class LiftWords {
+
+    private final Words words;
+
+    LiftWords(Words words) {
+        this.words = words;
+    }
+
+    /** A reason for a mastery. */
+    public String reason(Reason reason) {
+        String level = words.say("book.mastery.mastery." + reason.speaksFor());
+        if (reason instanceof Reason.History history) {
+            return words.say("book.mastery.reason.history", history.months(), level);
+        }
+        if (reason instanceof Reason.Alike alike) {
+            return words.say(
+                    "book.mastery.reason.alike", words.say("book.mastery.consistency." + alike.consistency()), level);
+        }
+        Reason.Strength strength = (Reason.Strength) reason;
+        return words.say(
+                "book.mastery.reason.strength",
+                words.wholePercent(strength.ofBodyMass()),
+                words.wholePercent(strength.intermediateFrom()),
+                words.wholePercent(strength.advancedFrom()),
+                level);
+    }
+
+    /** The muscles a lift trains. */
+    public String muscles(Variation variation) {
+        return variation.trains().stream()
+                .sorted()
+                .map(muscle -> words.say("muscle." + muscle))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The places of the body a lift loads. */
+    public String places(Variation variation) {
+        return variation.loads().stream()
+                .sorted()
+                .map(place -> words.say("tissue." + place))
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,395 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.estimate.NoviceStart;
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Consistency;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.Worn;
+import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Undo;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A lifter's lifts, one by one: what is known of each, what a share of it would hang on, and how a novice starts. */
+@Controller
+@RequestMapping("/lifters/{id}/book/lifts")
+class LiftsController {
+
+    private final Roster roster;
+    private final Book book;
+    private final StartingNumbers starting;
+    private final SetUps setUps;
+    private final KitShelf kits;
+    private final StripSource strips;
+    private final Words words;
+    private final Clock clock;
+
+    LiftsController(
+            Roster roster,
+            Book book,
+            StartingNumbers starting,
+            SetUps setUps,
+            KitShelf kits,
+            StripSource strips,
+            Words words,
+            Clock clock) {
+        this.roster = roster;
+        this.book = book;
+        this.starting = starting;
+        this.setUps = setUps;
+        this.kits = kits;
+        this.strips = strips;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    private LocalDate today(Person person) {
+        return LocalDate.ofInstant(clock.instant(), person.zone());
+    }
+
+    private void frame(Person person, LifterCard lifter, Standing standing, FormState state, Model model) {
+        model.addAttribute("lifter", lifter);
+        model.addAttribute("state", state);
+        model.addAttribute("today", today(person));
+        model.addAttribute("aches", roster.aches(lifter));
+        model.addAttribute("catalogue", standing.catalogue());
+        model.addAttribute(
+                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
+    }
+
+    @GetMapping
+    String lifts(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
+        return lifts(person, roster.lifter(person, id), FormState.NONE, model);
+    }
+
+    private String lifts(Person person, LifterCard lifter, FormState state, Model model) {
+        Standing standing = book.standing(lifter);
+        frame(person, lifter, standing, state, model);
+        model.addAttribute("families", LiftsView.of(standing, kits.usual(lifter)));
+        model.addAttribute("variations", standing.catalogue().all());
+        model.addAttribute("implementChoices", Implement.values());
+        model.addAttribute("measures", SetUpMeasure.values());
+        return "book/lifts";
+    }
+
+    @PostMapping
+    String add(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        try {
+            Lift lift = starting.add(coach, lifter, new Typed(typed));
+            return "redirect:/lifters/" + id + "/book/lifts/" + lift.key();
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return lifts(coach, lifter, FormState.of("own", typed, unreadable, words), model);
+        }
+    }
+
+    /** @param share what is asked of every reference, in percent */
+    @GetMapping("/{lift}")
+    String lift(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Optional<String> share,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(person, id);
+        FormState state = FormState.NONE;
+        try {
+            Percent asked = Percent.of(Reading.decimal(share.orElse("75"), 1, 130));
+            return page(person, lifter, lift, asked, state, model);
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            state = FormState.of("share", Map.of("share", share.orElse("")), unreadable.in("share"), words);
+            return page(person, lifter, lift, Percent.of(75), state, model);
+        }
+    }
+
+    private String page(Person person, LifterCard lifter, String lift, Percent share, FormState state, Model model) {
+        Variation variation = starting.variation(lifter, lift);
+        Standing standing = book.standing(lifter);
+        AtHand kit = kits.usual(lifter);
+        frame(person, lifter, standing, state, model);
+        model.addAttribute(
+                "page",
+                LiftPage.of(
+                        lifter,
+                        variation,
+                        standing,
+                        kit.loads(variation),
+                        share,
+                        roster.bodyMass(lifter),
+                        today(person)));
+        model.addAttribute("gymName", kit.gymName());
+        model.addAttribute("maxes", starting.maxes(lifter, variation.lift()));
+        model.addAttribute("card", setUps.card(lifter, variation.lift()));
+        model.addAttribute("kinds", RecordedMax.Kind.values());
+        model.addAttribute("wornChoices", Worn.values());
+        model.addAttribute("consistencies", Consistency.values());
+        return "book/lift";
+    }
+
+    /** Does the work and goes back to the lift's page, or shows the form again with what is wrong in it. */
+    private String attempt(
+            Person coach,
+            LifterCard lifter,
+            String lift,
+            String form,
+            Map<String, String> typed,
+            Runnable work,
+            HttpServletResponse response,
+            Model model) {
+        try {
+            work.run();
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(coach, lifter, lift, Percent.of(75), FormState.of(form, typed, unreadable, words), model);
+        }
+        return "redirect:/lifters/" + lifter.id() + "/book/lifts/" + lift;
+    }
+
+    @PostMapping("/{lift}/maxes")
+    String max(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        return attempt(
+                coach,
+                lifter,
+                lift,
+                "max",
+                typed,
+                () -> starting.max(coach, lifter, variation.lift(), new Typed(typed)),
+                response,
+                model);
+    }
+
+    @PostMapping("/{lift}/working-max")
+    String workingMax(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        return attempt(
+                coach,
+                lifter,
+                lift,
+                "working-max",
+                typed,
+                () -> starting.workingMax(coach, lifter, variation.lift(), new Typed(typed)),
+                response,
+                model);
+    }
+
+    @PostMapping("/maxes/{max}/remove")
+    String strike(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable long max,
+            RedirectAttributes flash) {
+        LifterCard lifter = roster.lifter(coach, id);
+        starting.struck(coach, lifter, max, true);
+        Undo.offer(flash, "/lifters/" + id + "/book/lifts/maxes/" + max + "/restore");
+        return "redirect:/lifters/" + id + "/book/lifts/"
+                + starting.liftOf(lifter, max).key();
+    }
+
+    @PostMapping("/maxes/{max}/restore")
+    String bringBack(@AuthenticationPrincipal Person coach, @PathVariable long id, @PathVariable long max) {
+        LifterCard lifter = roster.lifter(coach, id);
+        starting.struck(coach, lifter, max, false);
+        return "redirect:/lifters/" + id + "/book/lifts/"
+                + starting.liftOf(lifter, max).key();
+    }
+
+    @PostMapping("/{lift}/mastery")
+    String mastery(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        return attempt(
+                coach,
+                lifter,
+                lift,
+                "mastery",
+                typed,
+                () -> starting.mastery(coach, lifter, variation.lift(), new Typed(typed)),
+                response,
+                model);
+    }
+
+    @PostMapping("/{lift}/ratio")
+    String ratio(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        return attempt(
+                coach,
+                lifter,
+                lift,
+                "ratio",
+                typed,
+                () -> starting.ratio(coach, lifter, variation, new Typed(typed)),
+                response,
+                model);
+    }
+
+    @PostMapping("/{lift}/set-up")
+    String setUp(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        return attempt(
+                coach,
+                lifter,
+                lift,
+                "set-up",
+                typed,
+                () -> starting.setUp(coach, lifter, variation, new Typed(typed)),
+                response,
+                model);
+    }
+
+    @GetMapping("/{lift}/start")
+    String start(
+            @AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable String lift, Model model) {
+        return start(person, roster.lifter(person, id), lift, FormState.NONE, model);
+    }
+
+    private String start(Person person, LifterCard lifter, String key, FormState state, Model model) {
+        Variation variation = starting.variation(lifter, key);
+        Standing standing = book.standing(lifter);
+        AtHand kit = kits.usual(lifter);
+        Optional<Loads> loads = kit.loads(variation);
+        List<TestSetEntity> sets = starting.test(person, lifter, variation.lift());
+        frame(person, lifter, standing, state, model);
+        model.addAttribute("variation", variation);
+        model.addAttribute("sets", sets);
+        model.addAttribute("gymName", kit.gymName());
+        loads.ifPresent(there -> {
+            NoviceStart.Step step = NoviceStart.next(
+                    sets.stream().map(TestSetEntity::set).toList(),
+                    there,
+                    standing.of(variation.lift())
+                            .orElseGet(() -> LiftStanding.none(variation.lift()))
+                            .curve());
+            model.addAttribute("test", TestView.of(step, there));
+        });
+        return "book/start";
+    }
+
+    @PostMapping("/{lift}/start/sets")
+    String testSet(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        try {
+            starting.testSet(coach, lifter, variation.lift(), new Typed(typed));
+            return "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start";
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return start(coach, lifter, lift, FormState.of("test", typed, unreadable, words), model);
+        }
+    }
+
+    @PostMapping("/{lift}/start/back")
+    String takeBack(@AuthenticationPrincipal Person coach, @PathVariable long id, @PathVariable String lift) {
+        LifterCard lifter = roster.lifter(coach, id);
+        starting.takeBack(coach, lifter, starting.variation(lifter, lift).lift());
+        return "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start";
+    }
+
+    @PostMapping("/{lift}/start/end")
+    String endTest(@AuthenticationPrincipal Person coach, @PathVariable long id, @PathVariable String lift) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        starting.endTest(coach, lifter, variation, loads(lifter, variation));
+        return "redirect:/lifters/" + id + "/book/lifts/" + lift;
+    }
+
+    @PostMapping("/{lift}/start/good-for")
+    String goodFor(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            @PathVariable String lift,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifterCard lifter = roster.lifter(coach, id);
+        Variation variation = starting.variation(lifter, lift);
+        try {
+            starting.goodFor(coach, lifter, variation, loads(lifter, variation), new Typed(typed));
+            return "redirect:/lifters/" + id + "/book/lifts/" + lift;
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return start(coach, lifter, lift, FormState.of("good-for", typed, unreadable, words), model);
+        }
+    }
+
+    private Loads loads(LifterCard lifter, Variation variation) {
+        return kits.usual(lifter).loads(variation).orElseThrow(NotFoundException::new);
+    }
+}

@@ -1,0 +1,387 @@
+package dev.yarbel.web.kit;
+
+import dev.yarbel.core.equipment.Bar;
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.PlateSet;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.ChangeLog;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
+import dev.yarbel.web.roster.GymChooser;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the gyms of a club and what is in them. What is removed can be brought back, and all of it is in the ledger. */
+@Service
+@Transactional
+class Gyms implements GymChooser {
+
+    private static final Mass MOST_COLLARS = Mass.ofKg(20);
+    private static final int LONGEST_NAME = 60;
+
+    private final GymRepository gyms;
+    private final PieceRepository pieces;
+    private final LifterGymRepository lifterGyms;
+    private final GymDayRepository days;
+    private final KitShelf shelf;
+    private final Roster roster;
+    private final PlannedNeeds planned;
+    private final ChangeLog changes;
+    private final Words words;
+    private final Clock clock;
+
+    Gyms(
+            GymRepository gyms,
+            PieceRepository pieces,
+            LifterGymRepository lifterGyms,
+            GymDayRepository days,
+            KitShelf shelf,
+            Roster roster,
+            PlannedNeeds planned,
+            ChangeLog changes,
+            Words words,
+            Clock clock) {
+        this.gyms = gyms;
+        this.pieces = pieces;
+        this.lifterGyms = lifterGyms;
+        this.days = days;
+        this.shelf = shelf;
+        this.roster = roster;
+        this.planned = planned;
+        this.changes = changes;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Choice> gyms(long clubId) {
+        return all(clubId).stream().map(gym -> new Choice(gym.id(), gym.name())).toList();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<Long, String> usual(long clubId, Collection<Long> lifterIds) {
+        return lifterIds.isEmpty()
+                ? Map.of()
+                : gyms.usual(clubId, lifterIds).stream()
+                        .collect(Collectors.toMap(row -> (Long) row[0], row -> (String) row[1]));
+    }
+
+    @Override
+    public void settle(LifterCard lifter, Optional<Long> gym) {
+        long id = gym.orElseGet(() -> shelf.add(
+                lifter.clubId(),
+                words.say("kit.at-home", lifter.name()),
+                new Kit(
+                        new Bar(words.say("kit.first-bar." + lifter.unit()), firstBar(lifter.unit())),
+                        Mass.ZERO,
+                        PlateSet.NONE)));
+        shelf.trainsIn(lifter, List.of(id));
+    }
+
+    private static Mass firstBar(MassUnit unit) {
+        return unit == MassUnit.LB ? Mass.ofLb(45) : Mass.ofKg(20);
+    }
+
+    @Transactional(readOnly = true)
+    List<GymEntity> all(long clubId) {
+        return gyms.all(clubId);
+    }
+
+    /** A gym with all that is in it. */
+    record Stock(GymEntity gym, List<PieceEntity> pieces) {
+
+        public List<PieceEntity> on(Shelf shelf) {
+            return KitShelf.on(pieces, shelf);
+        }
+
+        Gym asGym() {
+            return KitShelf.gym(gym, pieces);
+        }
+
+        Gym without(long pieceId) {
+            return KitShelf.gym(
+                    gym, pieces.stream().filter(piece -> piece.id() != pieceId).toList());
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Stock stock(long clubId, long gymId) {
+        List<Object[]> rows = gyms.findWithPieces(clubId, gymId);
+        if (rows.isEmpty()) {
+            throw new NotFoundException();
+        }
+        return new Stock(
+                (GymEntity) rows.get(0)[0],
+                rows.stream()
+                        .map(row -> (PieceEntity) row[1])
+                        .filter(piece -> piece != null)
+                        .toList());
+    }
+
+    long addGym(Person coach, Typed typed) {
+        String name = typed.read("name", text -> Reading.words(text, LONGEST_NAME));
+        MassUnit unit = typed.read("unit", text -> Reading.choice(MassUnit.class, text));
+        long id =
+                gyms.save(new GymEntity(coach.clubId(), name, Mass.ZERO, unit)).id();
+        write(coach, List.of("gym", name), "", name);
+        return id;
+    }
+
+    void changeGym(Person coach, long gymId, Typed typed) {
+        GymEntity gym = gym(coach, gymId);
+        String name = typed.read("name", text -> Reading.words(text, LONGEST_NAME));
+        MassUnit unit = typed.read("unit", text -> Reading.choice(MassUnit.class, text));
+        Mass collars = typed.read("collars", text -> Reading.massOrNothing(text, unit));
+        if (collars.isGreaterThan(MOST_COLLARS)) {
+            throw new UnreadableException("read.mass", MOST_COLLARS.format(unit, 0)).in("collars");
+        }
+        String before = described(gym);
+        gym.change(name, collars, unit);
+        if (!before.equals(described(gym))) {
+            write(coach, List.of("gym", name), before, described(gym));
+        }
+    }
+
+    private static String described(GymEntity gym) {
+        return gym.name() + ", " + gym.collars().format(gym.unit(), 2);
+    }
+
+    /**
+     * Closes a gym that nobody uses, or brings one back.
+     *
+     * @throws UnreadableException when a lifter still trains there
+     */
+    void closed(Person coach, long gymId, boolean closed) {
+        GymEntity gym = gym(coach, gymId);
+        if (closed && lifterGyms.existsByClubIdAndGymId(coach.clubId(), gymId)) {
+            throw new UnreadableException("kit.in-use").in("close");
+        }
+        if (gym.isRemoved() != closed) {
+            gym.remove(closed ? clock.instant() : null);
+            write(coach, List.of("gym", gym.name()), closed ? gym.name() : "", closed ? "" : gym.name());
+        }
+    }
+
+    private GymEntity gym(Person coach, long gymId) {
+        return gyms.findByClubIdAndId(coach.clubId(), gymId).orElseThrow(NotFoundException::new);
+    }
+
+    void add(Person coach, long gymId, Shelf on, Typed typed) {
+        GymEntity gym = gym(coach, gymId);
+        PieceEntity piece = new PieceEntity(coach.clubId(), gymId, on, gym.unit());
+        new PieceReader(typed, gym.unit(), words).into(piece);
+        pieces.save(piece);
+        write(coach, List.of(on.name(), gym.name()), "", described(piece));
+    }
+
+    void change(Person coach, long pieceId, Typed typed) {
+        PieceEntity piece = piece(coach, pieceId);
+        String before = described(piece);
+        new PieceReader(typed, piece.unit, words).into(piece);
+        String after = described(piece);
+        if (!before.equals(after)) {
+            write(coach, List.of(piece.shelf().name(), gym(coach, piece.gymId()).name()), before, after);
+        }
+    }
+
+    /** What is on the page about a piece, in one line. */
+    private static String described(PieceEntity piece) {
+        List<String> parts = new ArrayList<>();
+        for (PieceField field : piece.shelf().fields()) {
+            String text = piece.text(field);
+            if (!text.isEmpty() && field.input() != PieceField.Input.TICK) {
+                parts.add(field == PieceField.COUNT ? "× " + text : text);
+            }
+        }
+        return String.join(" ", parts);
+    }
+
+    /**
+     * Removes a piece.
+     *
+     * @return the planned slots that miss it, in words
+     */
+    List<String> remove(Person coach, long pieceId) {
+        PieceEntity piece = piece(coach, pieceId);
+        Stock stock = stock(coach.clubId(), piece.gymId());
+        Gym with = stock.asGym();
+        Gym without = stock.without(pieceId);
+        Map<Gym.Need, Boolean> missed = new HashMap<>();
+        List<PlannedNeeds.Planned> needing = planned.needing(
+                coach.clubId(),
+                roster.names(coach.clubId(), gyms.usualOf(coach.clubId(), piece.gymId())),
+                need -> missed.computeIfAbsent(need, n -> misses(n, with, without)));
+        piece.remove(clock.instant());
+        write(coach, List.of(piece.shelf().name(), stock.gym().name()), described(piece), "");
+        return needing.stream()
+                .map(slot ->
+                        words.say("kit.needing", slot.lifter(), slot.day(), slot.letter(), words.lift(slot.lift())))
+                .toList();
+    }
+
+    /** Whether a lift would be done with something else, or with fewer loads to choose among. */
+    private boolean misses(Gym.Need need, Gym with, Gym without) {
+        Optional<Loads> before = with.loads(need, shelf::loader);
+        Optional<Loads> after = without.loads(need, shelf::loader);
+        return before.isPresent()
+                && (after.isEmpty()
+                        || !after.get().name().equals(before.get().name())
+                        || !after.get().loads().equals(before.get().loads()));
+    }
+
+    void restore(Person coach, long pieceId) {
+        PieceEntity piece = piece(coach, pieceId);
+        if (piece.isRemoved()) {
+            piece.remove(null);
+            write(coach, List.of(piece.shelf().name(), gym(coach, piece.gymId()).name()), "", described(piece));
+        }
+    }
+
+    long gymOf(Person coach, long pieceId) {
+        return piece(coach, pieceId).gymId();
+    }
+
+    Shelf shelfOf(Person coach, long pieceId) {
+        return piece(coach, pieceId).shelf();
+    }
+
+    private PieceEntity piece(Person coach, long pieceId) {
+        return pieces.findByClubIdAndId(coach.clubId(), pieceId).orElseThrow(NotFoundException::new);
+    }
+
+    /** A lifter's gyms, the usual one first. */
+    @Transactional(readOnly = true)
+    List<GymEntity> of(LifterCard lifter) {
+        return gyms.ofLifter(lifter.clubId(), lifter.id());
+    }
+
+    /** Has a lifter train in a gym too, or no more, or usually. */
+    void train(Person coach, LifterCard lifter, long gymId, Training how) {
+        List<Long> before =
+                new ArrayList<>(of(lifter).stream().map(GymEntity::id).toList());
+        String beforeNames = names(lifter);
+        before.remove(gymId);
+        switch (how) {
+            case USUALLY -> before.add(0, gymId);
+            case ALSO -> before.add(gymId);
+            case NO_MORE -> {
+                if (before.isEmpty()) {
+                    throw new UnreadableException("kit.last-gym").in("gym");
+                }
+            }
+        }
+        shelf.trainsIn(lifter, before);
+        changes.write(
+                coach,
+                Optional.of(lifter.id()),
+                ChangeKind.GYMS,
+                List.of(how.name()),
+                Optional.empty(),
+                beforeNames,
+                names(lifter));
+    }
+
+    /**
+     * A gym of a lifter's.
+     *
+     * @param bars what it has to lift with
+     * @param usualBar the name of the one they take; null for the first
+     */
+    record Own(GymEntity gym, List<String> bars, String usualBar) {}
+
+    /** A lifter's gyms with their bars, the usual gym first. */
+    @Transactional(readOnly = true)
+    List<Own> own(LifterCard lifter) {
+        Map<Long, List<PieceEntity>> bars =
+                gyms.barsOf(lifter.clubId(), lifter.id()).stream().collect(Collectors.groupingBy(PieceEntity::gymId));
+        Map<Long, Long> usual = new HashMap<>();
+        lifterGyms
+                .findByClubIdAndLifterIdOrderByPosition(lifter.clubId(), lifter.id())
+                .forEach(gym -> usual.put(gym.gymId(), gym.barId()));
+        return of(lifter).stream()
+                .map(gym -> own(gym, bars.getOrDefault(gym.id(), List.of()), usual.get(gym.id())))
+                .toList();
+    }
+
+    private static Own own(GymEntity gym, List<PieceEntity> bars, Long usual) {
+        return new Own(
+                gym,
+                bars.stream().map(bar -> bar.name).toList(),
+                bars.stream()
+                        .filter(bar -> bar.id().equals(usual))
+                        .map(bar -> bar.name)
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    /** Has a lifter take a bar in a gym; blank for the first there is. */
+    void takesBar(Person coach, LifterCard lifter, long gymId, String bar) {
+        String before = own(lifter).stream()
+                .filter(own -> own.gym().id() == gymId)
+                .findFirst()
+                .map(own -> own.usualBar() == null ? "" : own.usualBar())
+                .orElseThrow(NotFoundException::new);
+        if (!before.equals(bar)) {
+            shelf.takesBar(lifter, gymId, bar.isEmpty() ? Optional.empty() : Optional.of(bar));
+            changes.write(
+                    coach, Optional.of(lifter.id()), ChangeKind.GYMS, List.of("BAR"), Optional.empty(), before, bar);
+        }
+    }
+
+    private String names(LifterCard lifter) {
+        return of(lifter).stream().map(GymEntity::name).collect(Collectors.joining(", "));
+    }
+
+    /** How a lifter trains in a gym from now on. */
+    enum Training {
+        USUALLY,
+        ALSO,
+        NO_MORE
+    }
+
+    /** Has a lifter train elsewhere on one day; loads of that day are made with what is there. */
+    void trainOn(LifterCard lifter, LocalDate day, long gymId) {
+        gyms.findByClubIdAndId(lifter.clubId(), gymId)
+                .filter(gym -> !gym.isRemoved())
+                .orElseThrow(NotFoundException::new);
+        days.findByClubIdAndLifterIdAndOnDate(lifter.clubId(), lifter.id(), day)
+                .ifPresentOrElse(
+                        chosen -> chosen.gym(gymId),
+                        () -> days.save(new GymDay(lifter.clubId(), lifter.id(), day, gymId)));
+    }
+
+    private void write(Person who, List<String> subject, String before, String after) {
+        changes.write(who, Optional.empty(), ChangeKind.KIT, subject, Optional.empty(), before, after);
+    }
+
+    /** The implements of a gym's rows that are picked up whole, in order. */
+    static List<Implement> rows(Stock stock) {
+        return stock.on(Shelf.PIECES).stream()
+                .map(piece -> piece.implement)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+}

@@ -1,0 +1,222 @@
+package dev.yarbel.web.kit;
+
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Undo;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The room of kits: gyms, what is in them, and loads tried on it. */
+@Controller
+@RequestMapping("/kit")
+class KitController {
+
+    private static final Map<String, String> FIRST_CHANGING =
+            Map.of("bottom", "60 cm", "top", "120 cm", "a-side", "1", "drop", "0", "anchor", "0", "at", "bar");
+
+    private final Gyms gyms;
+    private final Trial trial;
+    private final Words words;
+
+    KitController(Gyms gyms, Trial trial, Words words) {
+        this.gyms = gyms;
+        this.trial = trial;
+        this.words = words;
+    }
+
+    @GetMapping
+    String first(@AuthenticationPrincipal Person person, Model model) {
+        List<GymEntity> all = gyms.all(person.clubId());
+        if (!all.isEmpty()) {
+            return "redirect:/kit/" + all.get(0).id();
+        }
+        model.addAttribute("gyms", all);
+        model.addAttribute("state", FormState.NONE);
+        return "kit/kit";
+    }
+
+    /** @param typed a load to try, or one with chains or bands */
+    @GetMapping("/{gym}")
+    String gym(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long gym,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        Gyms.Stock stock = gyms.stock(person.clubId(), gym);
+        FormState state = FormState.NONE;
+        String form = typed.containsKey("wanted") ? "changing" : "try";
+        try {
+            if (form.equals("changing")) {
+                trial.changing(stock, new Typed(typed)).ifPresent(view -> model.addAttribute("changing", view));
+            } else {
+                trial.trial(stock, new Typed(typed)).ifPresent(view -> model.addAttribute("tried", view));
+            }
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            state = FormState.of(form, typed, unreadable, words);
+        }
+        model.addAttribute("asked", asked(typed));
+        return page(person, stock, state, model);
+    }
+
+    private static Map<String, String> asked(Map<String, String> typed) {
+        Map<String, String> asked = new LinkedHashMap<>(FIRST_CHANGING);
+        asked.putAll(typed);
+        return asked;
+    }
+
+    private String page(Person person, Gyms.Stock stock, FormState state, Model model) {
+        model.addAttribute("gyms", gyms.all(person.clubId()));
+        model.addAttribute("stock", stock);
+        model.addAttribute("shelves", Shelf.values());
+        model.addAttribute("choices", Trial.choices(stock));
+        model.addAttribute(
+                "liftNames",
+                Catalogue.STANDARD.all().stream()
+                        .map(variation -> words.lift(variation.lift()))
+                        .toList());
+        model.addAttribute("state", state);
+        if (!model.containsAttribute("asked")) {
+            model.addAttribute("asked", FIRST_CHANGING);
+        }
+        return "kit/kit";
+    }
+
+    @PostMapping
+    String addGym(
+            @AuthenticationPrincipal Person person,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        try {
+            return "redirect:/kit/" + gyms.addGym(person, new Typed(typed));
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            FormState state = FormState.of("new-gym", typed, unreadable, words);
+            List<GymEntity> all = gyms.all(person.clubId());
+            if (!all.isEmpty()) {
+                return page(person, gyms.stock(person.clubId(), all.get(0).id()), state, model);
+            }
+            model.addAttribute("gyms", all);
+            model.addAttribute("state", state);
+            return "kit/kit";
+        }
+    }
+
+    /** Does the work and goes back to its part of the page, or shows the form again with what is wrong in it. */
+    private String attempt(
+            Person person,
+            long gym,
+            String form,
+            Map<String, String> typed,
+            Runnable work,
+            HttpServletResponse response,
+            Model model) {
+        try {
+            work.run();
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(person, gyms.stock(person.clubId(), gym), FormState.of(form, typed, unreadable, words), model);
+        }
+        return "redirect:/kit/" + gym;
+    }
+
+    @PostMapping("/{gym}")
+    String change(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long gym,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return attempt(person, gym, "gym", typed, () -> gyms.changeGym(person, gym, new Typed(typed)), response, model);
+    }
+
+    @PostMapping("/{gym}/close")
+    String close(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long gym,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        try {
+            gyms.closed(person, gym, true);
+            Undo.offer(flash, "/kit/" + gym + "/open");
+            return "redirect:/kit";
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(
+                    person, gyms.stock(person.clubId(), gym), FormState.of("close", typed, unreadable, words), model);
+        }
+    }
+
+    @PostMapping("/{gym}/open")
+    String open(@AuthenticationPrincipal Person person, @PathVariable long gym) {
+        gyms.closed(person, gym, false);
+        return "redirect:/kit/" + gym;
+    }
+
+    @PostMapping("/{gym}/{shelf}")
+    String add(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long gym,
+            @PathVariable String shelf,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        Shelf on = Reading.find(Shelf.class, shelf.toUpperCase(Locale.ROOT)).orElseThrow(NotFoundException::new);
+        return attempt(
+                person, gym, "new-" + shelf, typed, () -> gyms.add(person, gym, on, new Typed(typed)), response, model);
+    }
+
+    @PostMapping("/pieces/{piece}")
+    String changePiece(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long piece,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return attempt(
+                person,
+                gyms.gymOf(person, piece),
+                "piece-" + piece,
+                typed,
+                () -> gyms.change(person, piece, new Typed(typed)),
+                response,
+                model);
+    }
+
+    @PostMapping("/pieces/{piece}/remove")
+    String remove(@AuthenticationPrincipal Person person, @PathVariable long piece, RedirectAttributes flash) {
+        long gym = gyms.gymOf(person, piece);
+        flash.addFlashAttribute("needing", gyms.remove(person, piece));
+        Undo.offer(flash, "/kit/pieces/" + piece + "/restore");
+        return "redirect:/kit/" + gym;
+    }
+
+    @PostMapping("/pieces/{piece}/restore")
+    String restore(@AuthenticationPrincipal Person person, @PathVariable long piece) {
+        gyms.restore(person, piece);
+        return "redirect:/kit/" + gyms.gymOf(person, piece);
+    }
+}

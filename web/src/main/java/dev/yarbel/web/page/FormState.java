@@ -1,0 +1,53 @@
+package dev.yarbel.web.page;
+
+import java.util.Map;
+
+/**
+ * What was typed into a form that could not be used as it was, and why: for the page that shows it again.
+ *
+ * @param form which of the page's forms
+ * @param values what was typed, by field
+ * @param field where the trouble is
+ * @param message what to do about it
+ * @param question whether it is only asked about, and kept when it is sent once more
+ */
+public record FormState(String form, Map<String, String> values, String field, String message, boolean question) {
+
+    /** No trouble anywhere. */
+    public static final FormState NONE = new FormState("", Map.of(), "", "", false);
+
+    public FormState {
+        values = Map.copyOf(values);
+    }
+
+    /** The trouble with a form, in the reader's words. */
+    public static FormState of(String form, Map<String, String> typed, UnreadableException trouble, Words words) {
+        return new FormState(
+                form,
+                typed,
+                trouble.field(),
+                words.say(trouble.code(), trouble.parts()),
+                trouble.code().startsWith("ask."));
+    }
+
+    /** What to show in a field: what was typed into it, else what is kept. */
+    public String value(String ofForm, String ofField, Object kept) {
+        String shown = kept == null ? "" : kept.toString();
+        return form.equals(ofForm) ? values.getOrDefault(ofField, shown) : shown;
+    }
+
+    /** The sentence beside a field, else null. */
+    public String error(String ofForm, String ofField) {
+        return form.equals(ofForm) && field.equals(ofField) ? message : null;
+    }
+
+    /** Whether the form is in trouble, so that it stays open. */
+    public boolean concerns(String ofForm) {
+        return form.equals(ofForm);
+    }
+
+    /** Whether sending the form once more would keep it. */
+    public boolean asks(String ofForm) {
+        return concerns(ofForm) && question;
+    }
+}

@@ -1,0 +1,245 @@
+package dev.yarbel.web.roster;
+
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.lifter.HealthCheck;
+import dev.yarbel.core.lifter.HealthQuestion;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.UnitSlip;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.ChangeLog;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what is known of who a lifter is. Whatever changes goes into the ledger with what it was before. */
+@Service
+@Transactional
+public class Profiles {
+
+    private static final int LONGEST_TEXT = 2000;
+    private static final int LONGEST_WORDS = 200;
+
+    private final Roster roster;
+    private final AcheRepository aches;
+    private final MeasurementRepository measurements;
+    private final LifterNoteRepository notes;
+    private final ChangeLog changes;
+    private final Words words;
+    private final Clock clock;
+
+    Profiles(
+            Roster roster,
+            AcheRepository aches,
+            MeasurementRepository measurements,
+            LifterNoteRepository notes,
+            ChangeLog changes,
+            Words words,
+            Clock clock) {
+        this.roster = roster;
+        this.aches = aches;
+        this.measurements = measurements;
+        this.notes = notes;
+        this.changes = changes;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** Everything the profile's page shows. */
+    @Transactional(readOnly = true)
+    ProfileView view(Person person, long id) {
+        Lifter lifter = roster.row(person, id);
+        LifterCard card = lifter.card();
+        return ProfileView.of(
+                card,
+                lifter,
+                today(person),
+                notes.all(card.clubId(), id),
+                measurements.all(card.clubId(), id),
+                aches.findByClubIdAndLifterIdOrderBySinceDesc(card.clubId(), id));
+    }
+
+    private LocalDate today(Person person) {
+        return LocalDate.ofInstant(clock.instant(), person.zone());
+    }
+
+    /** Keeps one field of the profile, by its code such as {@code birth-year}. */
+    public void keep(Person person, long id, String code, String text) {
+        keep(person, id, ProfileField.of(code), text);
+    }
+
+    private void keep(Person person, long id, ProfileField field, String text) {
+        if (field.isCoachs() && !person.isCoach()) {
+            throw new AccessDeniedException("the coach decides this");
+        }
+        Lifter lifter = roster.row(person, id);
+        String before = field.text(lifter);
+        field.keep(lifter, text.strip(), today(person));
+        String after = field.text(lifter);
+        if (!before.equals(after)) {
+            write(person, id, ChangeKind.PROFILE, List.of(field.code()), before, after);
+        }
+    }
+
+    /** Keeps something measured on a day. */
+    public void measure(Person person, long id, Typed typed) {
+        LifterCard lifter = roster.lifter(person, id);
+        MeasureKind kind = typed.read("kind", text -> Reading.choice(MeasureKind.class, text));
+        BigDecimal figure = typed.read("figure", text -> kind.read(text, lifter.unit()));
+        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
+        if (kind == MeasureKind.BODY_MASS && !typed.isConfirmed("figure")) {
+            Mass mass = Mass.of(figure, MassUnit.KG);
+            roster.bodyMass(lifter)
+                    .filter(last -> UnitSlip.isSuspected(mass, last))
+                    .ifPresent(last -> {
+                        throw new UnreadableException("ask.unit-slip", words.load(last, lifter.unit())).in("figure");
+                    });
+        }
+        measurements.save(new Measurement(lifter.clubId(), id, kind, on, figure));
+        write(person, id, ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));
+    }
+
+    /** Strikes a measurement or brings it back. */
+    void measured(Person person, long id, long measurementId, boolean removed) {
+        LifterCard lifter = roster.lifter(person, id);
+        Measurement measurement = measurements
+                .findByClubIdAndLifterIdAndId(lifter.clubId(), id, measurementId)
+                .orElseThrow(NotFoundException::new);
+        if (measurement.isRemoved() != removed) {
+            measurement.remove(removed ? clock.instant() : null);
+            String figure = measurement.kind().print(measurement.figure(), lifter.unit());
+            write(
+                    person,
+                    id,
+                    ChangeKind.MEASURED,
+                    List.of(measurement.kind().name()),
+                    removed ? figure : "",
+                    removed ? "" : figure);
+        }
+    }
+
+    /** Keeps a note, or what somebody wants. */
+    public void note(Person person, long id, Typed typed) {
+        LifterCard lifter = roster.lifter(person, id);
+        LifterNote.Kind kind = typed.read("kind", text -> Reading.choice(LifterNote.Kind.class, text));
+        if (kind == LifterNote.Kind.COACH_WANTS && !person.isCoach()) {
+            throw new AccessDeniedException("the coach writes this");
+        }
+        String text = typed.read("text", t -> Reading.words(t, LONGEST_TEXT));
+        notes.save(new LifterNote(lifter.clubId(), id, kind, text, person, clock.instant()));
+        write(person, id, ChangeKind.NOTE, List.of(kind.name()), "", text);
+    }
+
+    /** Strikes a note or brings it back. */
+    void noted(Person person, long id, long noteId, boolean removed) {
+        LifterCard lifter = roster.lifter(person, id);
+        LifterNote note =
+                notes.findByClubIdAndLifterIdAndId(lifter.clubId(), id, noteId).orElseThrow(NotFoundException::new);
+        if (note.isRemoved() != removed) {
+            note.remove(removed ? clock.instant() : null);
+            write(
+                    person,
+                    id,
+                    ChangeKind.NOTE,
+                    List.of(note.kind().name()),
+                    removed ? note.text() : "",
+                    removed ? "" : note.text());
+        }
+    }
+
+    /** Keeps an ache that has come up. */
+    public void ache(Person person, long id, Typed typed) {
+        LifterCard lifter = roster.lifter(person, id);
+        Tissue place = typed.read("place", text -> Reading.choice(Tissue.class, text));
+        String said = typed.readIfAny("words", text -> Reading.words(text, LONGEST_WORDS))
+                .orElse("");
+        LocalDate since = typed.read("since", text -> Reading.pastDay(text, today(person)));
+        Set<Lift> lifts = typed.readIfAny("lifts", this::lifts).orElse(Set.of());
+        Ache ache = new Ache(place, said, since, lifts);
+        aches.save(new AcheEntity(lifter.clubId(), id, ache));
+        write(person, id, ChangeKind.ACHE, List.of(place.name()), "", said.isEmpty() ? place.name() : said);
+    }
+
+    /** Lifts as they are called, with commas between. */
+    private Set<Lift> lifts(String text) {
+        Set<Lift> lifts = new LinkedHashSet<>();
+        for (String name : text.split(",")) {
+            lifts.add(words.liftNamed(name).orElseThrow(() -> new UnreadableException("read.lift", name.strip())));
+        }
+        return lifts;
+    }
+
+    void clearAche(Person person, long id, long acheId, Typed typed) {
+        AcheEntity ache = ache(person, id, acheId);
+        String by = typed.read("by", text -> Reading.words(text, LONGEST_WORDS));
+        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
+        ache.clear(by, on);
+        write(person, id, ChangeKind.ACHE, List.of(ache.ache().place().name()), "", by);
+    }
+
+    void reopenAche(Person person, long id, long acheId) {
+        AcheEntity ache = ache(person, id, acheId);
+        String by = ache.clearedBy();
+        if (by != null) {
+            ache.clear(null, null);
+            write(person, id, ChangeKind.ACHE, List.of(ache.ache().place().name()), by, "");
+        }
+    }
+
+    private AcheEntity ache(Person person, long id, long acheId) {
+        LifterCard lifter = roster.lifter(person, id);
+        return aches.findByClubIdAndLifterIdAndId(lifter.clubId(), id, acheId).orElseThrow(NotFoundException::new);
+    }
+
+    /** Keeps the answers that were given to the health questions; a question left open stays open. */
+    public void health(Person person, long id, Typed typed) {
+        Lifter lifter = roster.row(person, id);
+        HealthCheck check = lifter.health();
+        for (HealthQuestion question : HealthQuestion.values()) {
+            Boolean before = check.answers().get(question);
+            String answer = typed.text(question.name());
+            if (!answer.isEmpty()) {
+                boolean yes = answer.equals("yes");
+                if (before == null || before != yes) {
+                    check = check.answered(question, yes);
+                    write(
+                            person,
+                            id,
+                            ChangeKind.HEALTH,
+                            List.of(question.name()),
+                            before == null ? "" : before ? "yes" : "no",
+                            yes ? "yes" : "no");
+                }
+            }
+        }
+        lifter.health(check);
+    }
+
+    /** Keeps who cleared a yes among the health answers. */
+    public void clearHealth(Person person, long id, Typed typed) {
+        Lifter lifter = roster.row(person, id);
+        String by = typed.read("by", text -> Reading.words(text, LONGEST_WORDS));
+        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
+        lifter.clear(by, on);
+        write(person, id, ChangeKind.HEALTH, List.of("cleared"), "", by);
+    }
+
+    private void write(Person who, long lifter, ChangeKind kind, List<String> subject, String before, String after) {
+        changes.write(who, Optional.of(lifter), kind, subject, Optional.empty(), before, after);
+    }
+}
