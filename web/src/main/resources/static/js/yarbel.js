@@ -2,6 +2,8 @@
 (function () {
   "use strict";
 
+  document.documentElement.classList.add("js");
+
   // An open menu closes when something else is tapped, or with Escape.
   function closeMenus(except) {
     document.querySelectorAll("details.menu[open]").forEach(function (menu) {
@@ -152,6 +154,99 @@
     }
     loggedByKey = false;
   });
+
+  // A page that comes back whole after one field was kept leaves what is typed elsewhere as it is, what was opened open,
+  // and the person where they were.
+  var unkept = null;
+  document.addEventListener("htmx:beforeSwap", function (event) {
+    var main = document.getElementById("main");
+    if (event.detail.target !== main || !event.detail.shouldSwap) {
+      return;
+    }
+    var sender = event.detail.requestConfig.elt.closest("form");
+    var sent = event.detail.requestConfig.formData;
+    unkept = { fields: [], open: [], focus: main.contains(document.activeElement) ? placeOf(document.activeElement) : null };
+    main.querySelectorAll("input:not([type=hidden]), textarea, select").forEach(function (field) {
+      var refused = field.getAttribute("aria-invalid") === "true" && field.form !== sender;
+      var changed = field.form === sender ? changedSince(field, sent) : refused || changedByHand(field);
+      if (field.form && field.name && changed) {
+        unkept.fields.push({
+          place: placeOf(field), value: field.value, checked: field.checked,
+          says: refused ? document.getElementById(field.getAttribute("aria-describedby")) : null
+        });
+      }
+    });
+    main.querySelectorAll("details[open] > summary").forEach(function (summary) {
+      unkept.open.push(summary.textContent);
+    });
+  });
+  document.addEventListener("htmx:afterSwap", function (event) {
+    var main = document.getElementById("main");
+    if (!unkept || event.detail.target !== main && event.target !== main) {
+      return;
+    }
+    unkept.fields.forEach(function (was) {
+      var field = find(main, was.place);
+      if (field) {
+        field.value = was.value;
+        field.checked = was.checked;
+      }
+      if (field && was.says) {
+        field.setAttribute("aria-invalid", "true");
+        field.setAttribute("aria-describedby", was.says.id);
+        field.after(was.says);
+      }
+    });
+    main.querySelectorAll("details > summary").forEach(function (summary) {
+      summary.parentElement.open = summary.parentElement.open || unkept.open.indexOf(summary.textContent) >= 0;
+    });
+    var focused = unkept.focus && find(main, unkept.focus);
+    if (focused) {
+      focused.focus({ preventScroll: true });
+    }
+    unkept = null;
+  });
+  // A field is found again by its form's address, its name and, among several of a name, its number.
+  function placeOf(field) {
+    var form = field.form || field.closest("form");
+    if (!form) {
+      return null;
+    }
+    return { action: form.getAttribute("action"), kind: kindOf(form), name: field.name, number: alike(form, field.name).indexOf(field) };
+  }
+  function find(main, place) {
+    var form = Array.prototype.filter.call(main.querySelectorAll("form"), function (other) {
+      return other.getAttribute("action") === place.action && kindOf(other) === place.kind;
+    })[0];
+    return form && alike(form, place.name)[place.number];
+  }
+  function kindOf(form) {
+    var kind = form.querySelector("input[type=hidden][name=kind]");
+    return kind ? kind.value : "";
+  }
+  function alike(form, name) {
+    return Array.prototype.filter.call(form.elements, function (field) {
+      return field.name === name && field.type !== "hidden";
+    });
+  }
+  function changedByHand(field) {
+    if (field.tagName === "SELECT") {
+      return Array.prototype.some.call(field.options, function (option, at) {
+        var first = Array.prototype.some.call(field.options, function (o) { return o.defaultSelected; });
+        return option.selected !== (first ? option.defaultSelected : at === 0);
+      });
+    }
+    return field.value !== field.defaultValue || field.checked !== field.defaultChecked;
+  }
+  function changedSince(field, sent) {
+    if (!sent) {
+      return false;
+    }
+    var values = sent.getAll(field.name);
+    return field.type === "checkbox" || field.type === "radio"
+      ? field.checked !== (values.indexOf(field.value) >= 0)
+      : values.indexOf(field.value) < 0;
+  }
 
   // What could not be sent is said where the person is looking; what was typed stays.
   document.addEventListener("htmx:sendError", function () {

@@ -90,6 +90,11 @@ class PieceEntity {
         return removedAt != null;
     }
 
+    /** What to call it: its name, else its mass. */
+    public String label() {
+        return name.isEmpty() ? text(mass) : name;
+    }
+
     /** What is kept in a field, as it is typed. */
     public String text(PieceField field) {
         return switch (field) {
