@@ -25,9 +25,10 @@ public record Gym(
         List<Piece> pieces,
         List<Stack> stacks) {
 
-    private static final Mass SMALL_CHANGE = Mass.of("0.5", MassUnit.KG);
-    /** What hangs on a belt. */
-    private static final Loads ON_A_BELT = new Stack("belt", "", SMALL_CHANGE, SMALL_CHANGE, Mass.ofKg(100)).loads();
+    /** What hangs on a belt, in half kilograms; in a gym with lb plates alone, in whole pounds. */
+    private static final Loads ON_A_BELT = onABelt(Mass.of("0.5", MassUnit.KG), Mass.ofKg(100));
+
+    private static final Loads ON_A_BELT_IN_LB = onABelt(Mass.ofLb(1), Mass.ofLb(200));
 
     /**
      * A bar, or anything else that takes plates.
@@ -115,8 +116,16 @@ public record Gym(
                         .filter(stack -> stack.madeFor().equals(need.lift()))
                         .findFirst()
                         .map(Stack::loads);
-            case FREELY -> Optional.of(ON_A_BELT);
+            case FREELY -> Optional.of(hasPoundsAlone() ? ON_A_BELT_IN_LB : ON_A_BELT);
         };
+    }
+
+    private static Loads onABelt(Mass step, Mass most) {
+        return new Stack("belt", "", step, step, most).loads();
+    }
+
+    private boolean hasPoundsAlone() {
+        return !plates.isEmpty() && plates.keySet().stream().allMatch(plate -> plate.castIn() == MassUnit.LB);
     }
 
     private Optional<Holder> holder(Need need) {

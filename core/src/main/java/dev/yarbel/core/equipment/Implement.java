@@ -22,7 +22,7 @@ public enum Implement {
     KEG(Made.PIECES),
     /** A machine with a stack of weights; each is made for a lift of its own. */
     MACHINE(Made.STACK),
-    /** The lifter's own body; the load is what hangs on a belt, in half kilograms. */
+    /** The lifter's own body; the load is what hangs on a belt. */
     BODY(Made.FREELY);
 
     /** How a load comes about. */

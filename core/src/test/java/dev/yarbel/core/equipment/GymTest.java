@@ -91,6 +91,15 @@ class GymTest {
     }
 
     @Test
+    void aBeltCarriesWholePoundsWhereAllPlatesAreInPounds() {
+        Gym pounds = new Gym("lb", Mass.ZERO, Map.of(Plate.of("25", MassUnit.LB), 2), List.of(), List.of(), List.of());
+        Loads belt =
+                pounds.loads(new Need(Implement.BODY, "dip", false), Loader::of).orElseThrow();
+        assertThat(belt.round(Mass.ofLb(25), Rounding.NEAREST)).isEqualTo(Mass.ofLb(25));
+        assertThat(belt.round(Mass.ofKg(10), Rounding.DOWN)).isEqualTo(Mass.ofLb(22));
+    }
+
+    @Test
     void whatTheGymDoesNotOwnCannotBeLoaded() {
         assertThat(loads(Implement.LOG, "log-press", false)).isEmpty();
         assertThat(loads(Implement.SANDBAG, "sandbag-carry", false)).isEmpty();

@@ -145,6 +145,7 @@ class LiftsController {
         AtHand kit = kits.usual(lifter);
         frame(person, lifter, standing, state, model);
         model.addAttribute("aches", aches(lifter, variation, standing));
+        model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute(
                 "page",
                 LiftPage.of(
@@ -330,6 +331,7 @@ class LiftsController {
         List<TestSetEntity> sets = starting.test(person, lifter, variation.lift());
         frame(person, lifter, standing, state, model);
         model.addAttribute("aches", aches(lifter, variation, standing));
+        model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute("variation", variation);
         model.addAttribute("sets", sets);
         model.addAttribute("gymName", kit.gymName());

@@ -20,7 +20,7 @@ record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<Bar
         if (step instanceof NoviceStart.Step.Another another) {
             Optional<BarDrawing> drawing = loads.takesPlates()
                     ? Optional.of(BarDrawing.of(
-                            loads.fit(another.load(), Rounding.NEAREST).loading(), 0))
+                            loads.fit(another.load(), Rounding.NEAREST).loading()))
                     : Optional.empty();
             return new TestView("another", another.load(), null, null, drawing, loads.name());
         }

@@ -86,6 +86,7 @@ public class DemoClub {
         Person bryn = accounts.person("bryn");
         Person maren = accounts.person("maren");
         long shed = kits.add(club, DemoGyms.boatShed(), MassUnit.KG);
+        DemoGyms.dumbbells(kits, club, shed);
         DemoGyms.accommodation(kits, club, shed);
         long loft = kits.add(club, DemoGyms.netLoft(), MassUnit.LB);
         long garage = kits.add(club, DemoGyms.garage(), MassUnit.LB);
@@ -234,7 +235,11 @@ public class DemoClub {
                         today.minusDays(60).toString())));
         LifterCard wren = byName.get("Wren Halloway");
         measure(bryn, wren, "BODY_MASS", "74.2", today.minusDays(3));
-        note(bryn, wren, "LIFTER_WANTS", "A 190 squat in a contest, and to stop being afraid of it.");
+        note(
+                accounts.person("wren"),
+                wren,
+                "LIFTER_WANTS",
+                "A 190 squat in a contest, and to stop being afraid of it.");
         note(bryn, wren, "COACH_WANTS", "Depth the same at 170 as at 120.");
         max(bryn, wren, "squat", "CONTEST", "177.5", 1, today.minusDays(130), "Autumn open", "BELT", "KNEE_SLEEVES");
         max(bryn, wren, "squat", "REP_MAX", "155", 5, today.minusDays(60), "", "BELT");

@@ -49,11 +49,6 @@ final class DemoGyms {
         for (int kg : new int[] {60, 80, 100}) {
             pieces.add(new Gym.Piece(Implement.SANDBAG, kg + " kg sandbag", Mass.ofKg(kg)));
         }
-        for (int nominal : new int[] {10, 15, 20, 25, 30}) {
-            // the handle weighs 2.5 kg and is not on the head
-            pieces.add(
-                    new Gym.Piece(Implement.DUMBBELL, "marked " + nominal, Mass.of(nominal + 2 + ".5", MassUnit.KG)));
-        }
         pieces.add(new Gym.Piece(Implement.KEG, "Keg", Mass.ofKg(72)));
         pieces.add(new Gym.Piece(Implement.EVENT_DUMBBELL, "Thick dumbbell", Mass.ofKg(52)));
         return pieces;
@@ -77,6 +72,13 @@ final class DemoGyms {
                 List.of(holder(Implement.BARBELL, "35 lb bar", Mass.ofLb(35))),
                 List.of(),
                 List.of());
+    }
+
+    /** Dumbbells whose handle of 2.5 kg is not on the head. */
+    static void dumbbells(KitShelf kits, long club, long gym) {
+        for (int marked : new int[] {10, 15, 20, 25, 30}) {
+            kits.addDumbbell(club, gym, Mass.ofKg(marked), Mass.of(marked + 2 + ".5", MassUnit.KG));
+        }
     }
 
     /** Chains and two pairs of bands, one of which is no pair. */

@@ -314,7 +314,9 @@ class FloorPainter {
             return words.say(
                     hand ? "floor.kit.hand" : "floor.kit",
                     day.plan().kit().gymName(),
-                    known.fit().loading().kit().bar().name());
+                    implement.made() == Implement.Made.FREELY
+                            ? words.madeWith(implement, "")
+                            : known.fit().loading().kit().bar().name());
         }
 
         private FloorView.DoneLine doneLine(DoneSet d, MassUnit unit) {

@@ -147,6 +147,16 @@ public class KitShelf {
         return id;
     }
 
+    /** Adds a dumbbell to a gym, with what is marked on its head and what it really weighs. */
+    @Transactional
+    public void addDumbbell(long clubId, long gymId, Mass nominal, Mass mass) {
+        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.PIECES, MassUnit.KG);
+        piece.implement = Implement.DUMBBELL;
+        piece.nominal = nominal;
+        piece.mass = mass;
+        pieces.save(piece);
+    }
+
     /** Adds chains to a gym. */
     @Transactional
     public void addChains(long clubId, long gymId, String name, Mass perMetre, Length length, int count) {

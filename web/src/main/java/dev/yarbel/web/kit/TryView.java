@@ -38,6 +38,6 @@ record TryView(
                 fit.limit(),
                 inside ? Optional.of(loads.round(asked, Rounding.DOWN)) : Optional.empty(),
                 inside ? Optional.of(loads.round(asked, Rounding.UP)) : Optional.empty(),
-                loads.takesPlates() ? Optional.of(BarDrawing.of(fit.loading(), 0)) : Optional.empty());
+                loads.takesPlates() ? Optional.of(BarDrawing.of(fit.loading())) : Optional.empty());
     }
 }

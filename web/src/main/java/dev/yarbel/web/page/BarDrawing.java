@@ -2,9 +2,11 @@ package dev.yarbel.web.page;
 
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * One side of a loaded bar to scale, from the collar outwards, for an SVG 100 high: a plate's height and thickness grow
@@ -12,8 +14,12 @@ import java.util.List;
  */
 public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
 
-    /** One plate: its left edge, thickness, top and height, and what is cast on it. */
-    public record Disc(int x, int width, int y, int height, String label, boolean added) {
+    /**
+     * One plate: its left edge, thickness, top and height, and what is cast on it.
+     *
+     * @param colour the rule book's colour of a calibrated disc; empty for any other plate
+     */
+    public record Disc(int x, int width, int y, int height, String label, String colour, boolean added) {
 
         /** The middle, where the label stands. */
         public int middle() {
@@ -24,6 +30,15 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
     private static final int SHOULDER = 26;
     private static final int GAP = 2;
     private static final int SLEEVE = 150;
+
+    /** Colours of calibrated discs (IPF Technical Rules, from memory); 10 kg and less may have any. */
+    private static final Map<Mass, String> COLOURS =
+            Map.of(Mass.ofKg(25), "red", Mass.ofKg(20), "blue", Mass.ofKg(15), "yellow");
+
+    /** Draws a bar as it stands, with no plate marked as added. */
+    public static BarDrawing of(Loading loading) {
+        return of(loading, loading.stack().plates().size());
+    }
 
     /**
      * Draws a bar.
@@ -37,10 +52,15 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
             double kg = plate.mass().in(MassUnit.KG).doubleValue();
             int height = (int) Math.round(24 + 72 * Math.sqrt(Math.min(kg, 25) / 25));
             int width = (int) Math.round(10 + kg * 0.55);
-            discs.add(new Disc(x, width, 50 - height / 2, height, plate.label(), discs.size() >= onBefore));
+            discs.add(new Disc(
+                    x, width, 50 - height / 2, height, plate.label(), colour(plate), discs.size() >= onBefore));
             x += width + GAP;
         }
         int end = Math.max(SHOULDER + SLEEVE, x + 16);
         return new BarDrawing(discs, x, end, loading.kit().collars().isPositive() && !discs.isEmpty());
+    }
+
+    private static String colour(Plate plate) {
+        return plate.calibrated() ? COLOURS.getOrDefault(plate.mass(), "") : "";
     }
 }

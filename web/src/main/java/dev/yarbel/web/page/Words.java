@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -77,6 +78,18 @@ public class Words {
                 null,
                 inWords.substring(0, 1).toUpperCase(Locale.ROOT) + inWords.substring(1),
                 LocaleContextHolder.getLocale());
+    }
+
+    /**
+     * What a load is made with: a bar or a machine by its name, a row of pieces or a belt by its kind.
+     *
+     * @param name what it is called in the gym
+     */
+    public String madeWith(Implement implement, String name) {
+        return switch (implement.made()) {
+            case PLATES, STACK -> name;
+            case PIECES, FREELY -> say("implement." + implement);
+        };
     }
 
     /** A lift by the name of its key; empty for no key. */

@@ -3,7 +3,6 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -81,10 +80,7 @@ class Sheet {
             rows.add(new SheetView.Row(
                     trainingDay.slots().get(s).letter(),
                     trainingDay.slots().get(s).lift(),
-                    plan.resolver()
-                            .kit(trainingDay.slots().get(s).lift())
-                            .map(Loads::name)
-                            .orElse(null),
+                    kit(plan, trainingDay.slots().get(s).lift()),
                     hurting(plan, trainingDay.slots().get(s).lift(), aches),
                     columns.stream().map(column -> column.get(slot)).toList()));
         }
@@ -98,6 +94,15 @@ class Sheet {
                     w + 1, plan.block().date(day, w), w == plan.currentWeek(), plan.isFinished(day, w)));
         }
         return new SheetView(day, tabs, weeks, rows);
+    }
+
+    /** What a lift's loads are made with, in words; null when the gym has nothing for it. */
+    private String kit(LifterPlan plan, Lift lift) {
+        return plan.resolver()
+                .kit(lift)
+                .map(loads ->
+                        words.madeWith(plan.standing().catalogue().of(lift).implement(), loads.name()))
+                .orElse(null);
     }
 
     private static List<Ache> hurting(LifterPlan plan, Lift lift, List<Ache> aches) {

@@ -93,11 +93,11 @@ enum ProfileField {
     }
 
     /** Whether it is the coach's to decide. */
-    boolean isCoachs() {
+    public boolean isCoachs() {
         return coachs;
     }
 
-    boolean mayBeBlank() {
+    public boolean mayBeBlank() {
         return !NEEDED.contains(this);
     }
 
