@@ -102,6 +102,25 @@ public class Clubs4Tests {
             return user((UserDetails) accounts.person(username));
         }
 
+        /** The club's head coach, to whom nobody is assigned. */
+        public RequestPostProcessor asHeadCoach() {
+            String username = "head" + NEXT.incrementAndGet();
+            accounts.addHeadCoach(lifter.clubId(), username, "Head", "secret");
+            return user((UserDetails) accounts.person(username));
+        }
+
+        /** Another lifter of the same coach. */
+        public RequestPostProcessor asOtherLifter() {
+            String username = "other" + NEXT.incrementAndGet();
+            accounts.addLifter(
+                    lifter.clubId(),
+                    username,
+                    "Other",
+                    "secret",
+                    Clubs4Tests.this.lifter(this, "Other").id());
+            return user((UserDetails) accounts.person(username));
+        }
+
         /** What the coach signs in with. */
         public String coachName() {
             return ((UserDetails) coach).getUsername();
@@ -129,6 +148,11 @@ public class Clubs4Tests {
         public Mass workingMax() {
             return plan().standing().of(Lift.SQUAT).orElseThrow().workingMax().orElseThrow();
         }
+    }
+
+    /** Somebody as they would sign in now. */
+    public RequestPostProcessor signedIn(String username) {
+        return user((UserDetails) accounts.person(username));
     }
 
     public TestClub club() {

@@ -76,7 +76,7 @@ class KeyboardTest {
 
     private void plan() {
         String lifter = club.url("");
-        browser.tabTo(".card-lifter h2 a").press(Keys.ENTER);
+        browser.tabTo(".roster a[href$='/plan']").press(Keys.ENTER);
         browser.waitFor(d -> browser.address().startsWith(lifter + "/plan") ? true : null);
         // the mark stands on this week, which is lifted; ] moves it on, Enter types there
         browser.press("]");

@@ -69,7 +69,10 @@ class SecurityConfiguration {
                                         "/lifters/*/book/**",
                                         "/lifters/*/invite",
                                         "/lifters/*/archive",
+                                        "/lifters/*/bring-back",
                                         "/lifters/*/hand-over",
+                                        "/lifters/*/profile/aches/*/clear",
+                                        "/lifters/*/profile/health/clear",
                                         "/lifters/*/gyms/**")
                                 .hasRole("COACH")
                                 .anyRequest()

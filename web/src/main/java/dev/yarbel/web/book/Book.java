@@ -14,6 +14,7 @@ import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.OwnLifts;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
@@ -33,7 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The one door to what is known of a lifter and what happened. Whoever calls has asked the roster for the lifter. */
 @Service
 @Transactional
-public class Book {
+public class Book implements OwnLifts {
 
     /** What was lifted longer ago says nothing about a max today. */
     private static final int WEEKS_THAT_COUNT = 26;
@@ -87,22 +88,18 @@ public class Book {
         return new Standing(from, catalogue(lifter.clubId()), lifts(lifter, finished), log);
     }
 
-    /** The lifts that have any number, those with a working max in the order they were set up first. */
+    /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
     private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished) {
-        Map<Lift, List<RecordedMax>> recorded = maxes.all(lifter.clubId(), lifter.id()).stream()
-                .collect(Collectors.groupingBy(
-                        RecordedMaxEntity::lift,
-                        LinkedHashMap::new,
-                        Collectors.mapping(RecordedMaxEntity::max, Collectors.toList())));
-        List<LiftStanding> lifts = new ArrayList<>();
-        for (LiftNumbersEntity row : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
-            List<RecordedMax> own =
-                    Optional.ofNullable(recorded.remove(row.lift())).orElse(List.of());
-            lifts.add(standing(row, own, finished));
+        Map<LiftNumbersEntity, List<RecordedMax>> recorded = new LinkedHashMap<>();
+        for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
+            List<RecordedMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
+            if (row[1] != null) {
+                own.add(((RecordedMaxEntity) row[1]).max());
+            }
         }
-        recorded.forEach((lift, own) ->
-                lifts.add(standing(new LiftNumbersEntity(lifter.clubId(), lifter.id(), lift), own, finished)));
-        return lifts;
+        return recorded.entrySet().stream()
+                .map(lift -> standing(lift.getKey(), lift.getValue(), finished))
+                .toList();
     }
 
     private LiftStanding standing(LiftNumbersEntity row, List<RecordedMax> own, List<LiftedSession> finished) {
@@ -118,6 +115,14 @@ public class Book {
                 row.mastery(),
                 row.practisedSince(),
                 row.consistency());
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Lift> ownLifts(long clubId) {
+        return variations.findByClubIdOrderById(clubId).stream()
+                .map(OwnVariation::lift)
+                .toList();
     }
 
     /** The lifts a club knows: ours and its own. */

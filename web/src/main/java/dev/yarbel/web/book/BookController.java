@@ -57,7 +57,7 @@ class BookController {
                         .map(change -> LedgerLine.of(change, words))
                         .toList());
         model.addAttribute("zone", person.zone());
-        model.addAttribute("aches", roster.aches(lifter));
+        model.addAttribute("aches", lifter.aches());
         model.addAttribute("today", LocalDate.ofInstant(clock.instant(), person.zone()));
         model.addAttribute(
                 "strip", strips.strip(lifter, person.zone(), standing).orElse(null));

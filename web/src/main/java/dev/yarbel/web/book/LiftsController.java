@@ -4,7 +4,6 @@ import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.SetUpMeasure;
@@ -93,7 +92,7 @@ class LiftsController {
     private String lifts(Person person, LifterCard lifter, FormState state, Model model) {
         Standing standing = book.standing(lifter);
         frame(person, lifter, standing, state, model);
-        model.addAttribute("aches", roster.aches(lifter));
+        model.addAttribute("aches", lifter.aches());
         model.addAttribute("families", LiftsView.of(standing, kits.usual(lifter)));
         model.addAttribute("variations", standing.catalogue().all());
         model.addAttribute("implementChoices", Implement.values());
@@ -144,7 +143,7 @@ class LiftsController {
         Standing standing = book.standing(lifter);
         AtHand kit = kits.usual(lifter);
         frame(person, lifter, standing, state, model);
-        model.addAttribute("aches", aches(lifter, variation, standing));
+        model.addAttribute("aches", lifter.aching(variation.lift(), standing.catalogue()));
         model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute(
                 "page",
@@ -163,13 +162,6 @@ class LiftsController {
         model.addAttribute("wornChoices", Worn.values());
         model.addAttribute("consistencies", Consistency.values());
         return "book/lift";
-    }
-
-    /** The open aches that a lift loads. */
-    private List<Ache> aches(LifterCard lifter, Variation variation, Standing standing) {
-        return roster.aches(lifter).stream()
-                .filter(ache -> ache.isLoadedBy(variation.lift(), standing.catalogue()))
-                .toList();
     }
 
     /** Does the work and goes back to the lift's page, or shows the form again with what is wrong in it. */
@@ -330,7 +322,7 @@ class LiftsController {
         Optional<Loads> loads = kit.loads(variation);
         List<TestSetEntity> sets = starting.test(person, lifter, variation.lift());
         frame(person, lifter, standing, state, model);
-        model.addAttribute("aches", aches(lifter, variation, standing));
+        model.addAttribute("aches", lifter.aching(variation.lift(), standing.catalogue()));
         model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute("variation", variation);
         model.addAttribute("sets", sets);

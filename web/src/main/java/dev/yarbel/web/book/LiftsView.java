@@ -21,7 +21,6 @@ record LiftsView(Lift root, List<Row> rows) {
     /**
      * One lift.
      *
-     * @param through the ratio by which its working max is its parent's; null where it has its own or none
      * @param ratio the ratio to the parent, known or default
      * @param kit what it is done with in the usual gym; null when there is nothing for it
      */
@@ -29,7 +28,6 @@ record LiftsView(Lift root, List<Row> rows) {
             Variation variation,
             Optional<Mass> workingMax,
             Optional<Mass> estimate,
-            Ratio through,
             Ratio ratio,
             Optional<Mastery> mastery,
             String kit) {}
@@ -46,7 +44,6 @@ record LiftsView(Lift root, List<Row> rows) {
                             variation,
                             known.workingMax(),
                             known.estimate(),
-                            known.workingMaxThrough().orElse(null),
                             ratio(variation, own),
                             own.flatMap(LiftStanding::mastery),
                             kit.loads(variation).map(loads -> loads.name()).orElse(null)));

@@ -10,7 +10,6 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.plan.LifterPlan;
 import dev.yarbel.web.plan.Plans;
-import dev.yarbel.web.roster.GymChooser;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
@@ -37,15 +36,13 @@ class FloorController {
     private final Book book;
     private final FloorPainter painter;
     private final SetUps setUps;
-    private final GymChooser gyms;
 
-    FloorController(Roster roster, Plans plans, Book book, FloorPainter painter, SetUps setUps, GymChooser gyms) {
+    FloorController(Roster roster, Plans plans, Book book, FloorPainter painter, SetUps setUps) {
         this.roster = roster;
         this.plans = plans;
         this.book = book;
         this.painter = painter;
         this.setUps = setUps;
-        this.gyms = gyms;
     }
 
     @GetMapping
@@ -157,10 +154,9 @@ class FloorController {
             Model model, FloorDay floor, Optional<TaskKey> task, Optional<SetForm> refused, boolean fragment) {
         model.addAttribute("lifter", floor.plan().lifter());
         model.addAttribute("floor", painter.view(floor, task, refused));
-        model.addAttribute("aches", roster.aches(floor.plan().lifter()));
+        model.addAttribute("aches", floor.plan().lifter().aches());
         model.addAttribute("catalogue", floor.plan().standing().catalogue());
         model.addAttribute("cards", setUps.cards(floor.plan().lifter()));
-        model.addAttribute("gyms", gyms.gyms(floor.plan().lifter().clubId()));
         if (fragment) {
             return "floor/floor :: floor";
         }

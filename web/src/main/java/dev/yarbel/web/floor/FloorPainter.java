@@ -7,12 +7,15 @@ import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
@@ -281,10 +284,10 @@ class FloorPainter {
                 hangsOn = words.load(planned.top(), unit);
                 drop = words.percent(planned.drop());
             } else if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
-                hangsOn = words.load(max.workingMax(), unit);
+                hangsOn = through(max.workingMax(), numbers().workingMaxThrough(), unit);
                 drop = words.percent(max.share());
             } else if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
-                hangsOn = words.about(estimate.estimate(), unit);
+                hangsOn = through(estimate.estimate(), numbers().estimateThrough(), unit);
                 drop = words.percent(estimate.share());
             }
             return new FloorView.SlotLine(
@@ -301,6 +304,17 @@ class FloorPainter {
                     (int) done.stream().filter(d -> !d.task().warmUp()).count(),
                     slot.prescription().dose().sets(),
                     done.stream().map(d -> doneLine(d, unit)).toList());
+        }
+
+        private LiftNumbers numbers() {
+            return day.plan().resolver().numbers(slot.prescription().lift());
+        }
+
+        /** A max, with the ratio by which it was taken from another lift's. */
+        private String through(Mass max, Optional<Ratio> ratio, MassUnit unit) {
+            String figure = words.about(max, unit);
+            return ratio.map(r -> words.say("slot.through", figure, words.percent(r.share()), words.lift(r.to())))
+                    .orElse(figure);
         }
 
         /** What makes the load: the gym and the bar or piece, with what the load is of where there are two. */

@@ -10,33 +10,46 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
-/** What a lifter has at hand in one gym. What each lift can be done with is worked out when it is first asked for. */
+/**
+ * What a lifter has at hand in one gym. It is looked up when it is first asked for, and so is what each lift can be done
+ * with; one request uses it and no other.
+ */
 public final class AtHand {
 
-    private final long gymId;
-    private final Gym gym;
+    /** A gym and its number; 0 when the lifter has none. */
+    record Contents(long gymId, Gym gym) {}
+
+    private final Supplier<Contents> lookUp;
     private final Function<Kit, Loader> loaders;
     private final Map<Lift, Optional<Loads>> known = new HashMap<>();
+    private Contents contents;
 
-    AtHand(long gymId, Gym gym, Function<Kit, Loader> loaders) {
-        this.gymId = gymId;
-        this.gym = gym;
+    AtHand(Supplier<Contents> lookUp, Function<Kit, Loader> loaders) {
+        this.lookUp = lookUp;
         this.loaders = loaders;
+    }
+
+    private Contents contents() {
+        if (contents == null) {
+            contents = lookUp.get();
+        }
+        return contents;
     }
 
     /** The gym's number; 0 when the lifter has none. */
     public long gymId() {
-        return gymId;
+        return contents().gymId();
     }
 
     /** What the gym is called. */
     public String gymName() {
-        return gym.name();
+        return contents().gym().name();
     }
 
     /** The loads for a lift; empty when the gym has nothing for it. */
     public Optional<Loads> loads(Variation variation) {
-        return known.computeIfAbsent(variation.lift(), lift -> gym.loads(variation.need(), loaders));
+        return known.computeIfAbsent(variation.lift(), lift -> contents().gym().loads(variation.need(), loaders));
     }
 }

@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -51,9 +52,11 @@ record ChangingView(
         StringBuilder path = new StringBuilder();
         for (int i = 0; i < POINTS; i++) {
             path.append(i == 0 ? "M" : "L")
-                    .append(x(figure(curve.get(i).load(), unit), from, to))
-                    .append(' ')
-                    .append(BOTTOM - (BOTTOM - TOP) * i / (POINTS - 1));
+                    .append(String.format(
+                            Locale.ROOT,
+                            "%.1f %.1f",
+                            exactX(figure(curve.get(i).load(), unit), from, to),
+                            BOTTOM - (BOTTOM - TOP) * i / (POINTS - 1.0)));
         }
         List<Tick> ticks = List.of(tick(load.atBottom(), unit, from, to), tick(load.atTop(), unit, from, to));
         return new ChangingView(
@@ -77,7 +80,11 @@ record ChangingView(
     }
 
     private static int x(double load, double from, double to) {
-        return (int) Math.round(LEFT + (RIGHT - LEFT) * (load - from) / (to - from));
+        return (int) Math.round(exactX(load, from, to));
+    }
+
+    private static double exactX(double load, double from, double to) {
+        return LEFT + (RIGHT - LEFT) * (load - from) / (to - from);
     }
 
     public String height(Length height) {

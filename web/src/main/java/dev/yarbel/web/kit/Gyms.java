@@ -10,6 +10,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
+import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -47,6 +48,7 @@ class Gyms implements GymChooser {
     private final Roster roster;
     private final PlannedNeeds planned;
     private final ChangeLog changes;
+    private final LiftNames liftNames;
     private final Words words;
     private final Clock clock;
 
@@ -59,6 +61,7 @@ class Gyms implements GymChooser {
             Roster roster,
             PlannedNeeds planned,
             ChangeLog changes,
+            LiftNames liftNames,
             Words words,
             Clock clock) {
         this.gyms = gyms;
@@ -69,6 +72,7 @@ class Gyms implements GymChooser {
         this.roster = roster;
         this.planned = planned;
         this.changes = changes;
+        this.liftNames = liftNames;
         this.words = words;
         this.clock = clock;
     }
@@ -191,7 +195,7 @@ class Gyms implements GymChooser {
     void add(Person coach, long gymId, Shelf on, Typed typed) {
         GymEntity gym = gym(coach, gymId);
         PieceEntity piece = new PieceEntity(coach.clubId(), gymId, on, gym.unit());
-        new PieceReader(typed, gym.unit(), words).into(piece);
+        new PieceReader(typed, gym.unit(), name -> liftNames.read(coach.clubId(), name)).into(piece);
         pieces.save(piece);
         write(coach, List.of(on.name(), gym.name()), "", described(piece));
     }
@@ -199,7 +203,7 @@ class Gyms implements GymChooser {
     void change(Person coach, long pieceId, Typed typed) {
         PieceEntity piece = piece(coach, pieceId);
         String before = described(piece);
-        new PieceReader(typed, piece.unit, words).into(piece);
+        new PieceReader(typed, piece.unit, name -> liftNames.read(coach.clubId(), name)).into(piece);
         String after = described(piece);
         if (!before.equals(after)) {
             write(coach, List.of(piece.shelf().name(), gym(coach, piece.gymId()).name()), before, after);
@@ -207,12 +211,18 @@ class Gyms implements GymChooser {
     }
 
     /** What is on the page about a piece, in one line. */
-    private static String described(PieceEntity piece) {
+    private String described(PieceEntity piece) {
         List<String> parts = new ArrayList<>();
         for (PieceField field : piece.shelf().fields()) {
             String text = piece.text(field);
             if (!text.isEmpty() && field.input() != PieceField.Input.TICK) {
-                parts.add(field == PieceField.COUNT ? "× " + text : text);
+                parts.add(
+                        switch (field) {
+                            case COUNT -> "× " + text;
+                            case IMPLEMENT -> words.say("implement." + text);
+                            case MADE_FOR -> words.liftOf(text);
+                            default -> text;
+                        });
             }
         }
         return String.join(" ", parts);

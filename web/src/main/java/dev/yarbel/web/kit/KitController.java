@@ -1,7 +1,7 @@
 package dev.yarbel.web.kit;
 
-import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -35,11 +35,13 @@ class KitController {
 
     private final Gyms gyms;
     private final Trial trial;
+    private final LiftNames liftNames;
     private final Words words;
 
-    KitController(Gyms gyms, Trial trial, Words words) {
+    KitController(Gyms gyms, Trial trial, LiftNames liftNames, Words words) {
         this.gyms = gyms;
         this.trial = trial;
+        this.liftNames = liftNames;
         this.words = words;
     }
 
@@ -90,11 +92,7 @@ class KitController {
         model.addAttribute("stock", stock);
         model.addAttribute("shelves", Shelf.values());
         model.addAttribute("choices", Trial.choices(stock));
-        model.addAttribute(
-                "liftNames",
-                Catalogue.STANDARD.all().stream()
-                        .map(variation -> words.lift(variation.lift()))
-                        .toList());
+        model.addAttribute("liftNames", liftNames.all(person.clubId()));
         model.addAttribute("state", state);
         if (!model.containsAttribute("asked")) {
             model.addAttribute("asked", FIRST_CHANGING);

@@ -57,19 +57,13 @@ public class KitShelf {
 
     /** What a lifter has in the gym they train in on a day. */
     public AtHand on(LifterCard lifter, LocalDate day) {
-        List<Object[]> rows = gyms.findAtHand(lifter.clubId(), lifter.id(), day);
+        return new AtHand(() -> contents(gyms.findAtHand(lifter.clubId(), lifter.id(), day)), this::loader);
+    }
+
+    private static AtHand.Contents contents(List<Object[]> rows) {
         return rows.isEmpty()
-                ? new AtHand(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()), this::loader)
-                : atHand(rows);
-    }
-
-    /** What a gym has. */
-    AtHand in(long clubId, long gymId) {
-        return atHand(gyms.findWithPieces(clubId, gymId));
-    }
-
-    private AtHand atHand(List<Object[]> rows) {
-        return new AtHand(((GymEntity) rows.get(0)[0]).id(), gym(rows), this::loader);
+                ? new AtHand.Contents(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()))
+                : new AtHand.Contents(((GymEntity) rows.get(0)[0]).id(), gym(rows));
     }
 
     Loader loader(Kit kit) {

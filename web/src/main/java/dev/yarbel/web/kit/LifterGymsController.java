@@ -7,6 +7,7 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -22,17 +23,36 @@ class LifterGymsController {
 
     private final Roster roster;
     private final Gyms gyms;
+    private final KitShelf shelf;
     private final Words words;
 
-    LifterGymsController(Roster roster, Gyms gyms, Words words) {
+    LifterGymsController(Roster roster, Gyms gyms, KitShelf shelf, Words words) {
         this.roster = roster;
         this.gyms = gyms;
+        this.shelf = shelf;
         this.words = words;
     }
 
+    /** @param on a day for which to choose another gym, and its place in the block to go back to */
     @GetMapping("/lifters/{id}/gyms")
-    String gyms(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
+    String gyms(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<LocalDate> on,
+            @RequestParam(defaultValue = "0") int day,
+            @RequestParam(defaultValue = "0") int week,
+            Model model) {
         LifterCard lifter = roster.lifter(person, id);
+        on.ifPresent(date -> {
+            model.addAttribute("on", date);
+            model.addAttribute("day", day);
+            model.addAttribute("week", week);
+            model.addAttribute("there", shelf.on(lifter, date).gymId());
+        });
+        return page(person, lifter, model);
+    }
+
+    private String page(Person person, LifterCard lifter, Model model) {
         model.addAttribute("lifter", lifter);
         model.addAttribute("own", gyms.own(lifter));
         model.addAttribute("gyms", gyms.all(person.clubId()));
@@ -52,7 +72,7 @@ class LifterGymsController {
         } catch (UnreadableException unreadable) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", words.say(unreadable.code(), unreadable.parts()));
-            return gyms(person, id, model);
+            return page(person, roster.lifter(person, id), model);
         }
         return "redirect:/lifters/" + id + "/gyms";
     }

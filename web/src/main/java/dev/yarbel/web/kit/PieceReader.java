@@ -9,7 +9,6 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.page.Words;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -21,13 +20,16 @@ final class PieceReader {
     private static final int LONGEST_NAME = 60;
 
     private final Typed typed;
-    private final Words words;
+    private final Function<String, Lift> lifts;
     private final MassUnit unit;
 
-    /** @param unit the unit of figures without one */
-    PieceReader(Typed typed, MassUnit unit, Words words) {
+    /**
+     * @param unit the unit of figures without one
+     * @param lifts reads the name of a lift
+     */
+    PieceReader(Typed typed, MassUnit unit, Function<String, Lift> lifts) {
         this.typed = typed;
-        this.words = words;
+        this.lifts = lifts;
         this.unit = unit;
     }
 
@@ -183,7 +185,6 @@ final class PieceReader {
     }
 
     private Optional<Lift> lift() {
-        return typed.readIfAny(PieceField.MADE_FOR.code(), text -> words.liftNamed(text)
-                .orElseThrow(() -> new UnreadableException("read.lift", text)));
+        return typed.readIfAny(PieceField.MADE_FOR.code(), lifts);
     }
 }

@@ -2,9 +2,7 @@ package dev.yarbel.web.page;
 
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -15,7 +13,6 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -95,16 +92,6 @@ public class Words {
     /** A lift by the name of its key; empty for no key. */
     public String liftOf(String key) {
         return key.isEmpty() ? "" : lift(new Lift(key));
-    }
-
-    /** The standard lift of a name as it is written in the reader's language, however it is capitalised. */
-    public Optional<Lift> liftNamed(String name) {
-        String wanted = name.strip();
-        return Catalogue.STANDARD.all().stream()
-                .map(Variation::lift)
-                .filter(lift ->
-                        lift(lift).equalsIgnoreCase(wanted) || lift.key().equals(wanted))
-                .findFirst();
     }
 
     /** Plates as they are picked up: {@code 20 + 2.5}; with the unit only where it is not the lifter's. */

@@ -70,24 +70,27 @@ public class Plans implements StripSource, PlannedNeeds {
     /** @param standing what the book knows of the lifter, with the log since a day at least */
     private Optional<LifterPlan> current(LifterCard lifter, ZoneId zone, Function<LocalDate, Standing> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        List<BlockEntity> all = blocks.findByClubIdAndLifterIdOrderByStartOn(lifter.clubId(), lifter.id());
-        return all.stream()
-                .filter(block -> !block.startOn().isAfter(today))
-                .reduce((earlier, later) -> later)
-                .or(() -> all.stream().findFirst())
-                .map(block -> open(lifter, block, today, standing.apply(block.startOn())));
+        List<Object[]> rows = blocks.findCurrent(lifter.clubId(), lifter.id(), today);
+        return rows.stream()
+                .findFirst()
+                .map(row -> (BlockEntity) row[0])
+                .map(block -> open(lifter, block, rows, today, standing.apply(block.startOn())));
     }
 
-    private LifterPlan open(LifterCard lifter, BlockEntity entity, LocalDate today, Standing standing) {
+    private LifterPlan open(
+            LifterCard lifter, BlockEntity entity, List<Object[]> rows, LocalDate today, Standing standing) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
-        for (Object[] row : blocks.findTree(lifter.clubId(), entity.id())) {
-            var slotsOfDay = tree.computeIfAbsent((DayEntity) row[0], d -> new LinkedHashMap<>());
-            if (row[1] != null) {
+        for (Object[] row : rows) {
+            if (row[1] == null) {
+                continue;
+            }
+            var slotsOfDay = tree.computeIfAbsent((DayEntity) row[1], d -> new LinkedHashMap<>());
+            if (row[2] != null) {
                 var doses = slotsOfDay.computeIfAbsent(
-                        (SlotEntity) row[1],
+                        (SlotEntity) row[2],
                         s -> new ArrayList<>(Collections.nCopies(entity.weeks(), Optional.empty())));
-                if (row[2] != null) {
-                    DoseCell cell = (DoseCell) row[2];
+                if (row[3] != null) {
+                    DoseCell cell = (DoseCell) row[3];
                     doses.set(cell.week(), Optional.of(cell.dose()));
                 }
             }

@@ -3,7 +3,6 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
@@ -46,13 +45,9 @@ class Sheet {
     /** What a cell held when it was sent to the page, and what is typed in it now. */
     record Typed(String was, String text) {}
 
-    /**
-     * The sheet as it is kept.
-     *
-     * @param aches the lifter's open aches
-     */
-    SheetView view(LifterPlan plan, int day, List<Ache> aches) {
-        return view(plan, day, Map.of(), Map.of(), aches);
+    /** The sheet as it is kept. */
+    SheetView view(LifterPlan plan, int day) {
+        return view(plan, day, Map.of(), Map.of());
     }
 
     /**
@@ -60,14 +55,8 @@ class Sheet {
      *
      * @param typed the text of those cells; readable doses among them show what they come to
      * @param troubles what kept text from being kept
-     * @param aches the lifter's open aches
      */
-    SheetView view(
-            LifterPlan plan,
-            int day,
-            Map<CellKey, String> typed,
-            Map<CellKey, CellView.Trouble> troubles,
-            List<Ache> aches) {
+    SheetView view(LifterPlan plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
         TrainingDay trainingDay = plan.block().days().get(day);
         List<Long> slotIds = plan.slotIds().get(day);
         List<List<CellView>> columns = new ArrayList<>();
@@ -81,7 +70,10 @@ class Sheet {
                     trainingDay.slots().get(s).letter(),
                     trainingDay.slots().get(s).lift(),
                     kit(plan, trainingDay.slots().get(s).lift()),
-                    hurting(plan, trainingDay.slots().get(s).lift(), aches),
+                    plan.lifter()
+                            .aching(
+                                    trainingDay.slots().get(s).lift(),
+                                    plan.standing().catalogue()),
                     columns.stream().map(column -> column.get(slot)).toList()));
         }
         List<SheetView.Tab> tabs = new ArrayList<>();
@@ -103,12 +95,6 @@ class Sheet {
                 .map(loads ->
                         words.madeWith(plan.standing().catalogue().of(lift).implement(), loads.name()))
                 .orElse(null);
-    }
-
-    private static List<Ache> hurting(LifterPlan plan, Lift lift, List<Ache> aches) {
-        return aches.stream()
-                .filter(ache -> ache.isLoadedBy(lift, plan.standing().catalogue()))
-                .toList();
     }
 
     private List<CellView> column(

@@ -6,7 +6,6 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -51,13 +50,7 @@ class SheetController {
         if (plan.isEmpty()) {
             return "plan/none";
         }
-        return page(
-                model,
-                plan.get(),
-                sheet.view(
-                        plan.get(),
-                        checked(plan.get(), day.orElse(dayInFocus(plan.get()))),
-                        roster.aches(plan.get().lifter())));
+        return page(model, plan.get(), sheet.view(plan.get(), checked(plan.get(), day.orElse(dayInFocus(plan.get())))));
     }
 
     /** What a dose being typed would come to; nothing is kept. */
@@ -74,7 +67,7 @@ class SheetController {
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute(
                 "cell",
-                sheet.view(plan, checked(plan, day), texts, Map.of(), List.of()).rows().stream()
+                sheet.view(plan, checked(plan, day), texts, Map.of()).rows().stream()
                         .flatMap(row -> row.cells().stream())
                         .filter(cell -> cell.key().equals(key))
                         .findFirst()
@@ -100,7 +93,7 @@ class SheetController {
 
         LifterPlan saved = plan(person, id);
         texts.keySet().retainAll(troubles.keySet());
-        SheetView view = sheet.view(saved, day, texts, troubles, roster.aches(saved.lifter()));
+        SheetView view = sheet.view(saved, day, texts, troubles);
         if (fragment.isPresent()) {
             model.addAttribute("lifter", saved.lifter());
             model.addAttribute("sheet", view);

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 @Component
 class StripMaker {
 
-    private static final int LABELS = 96;
+    private static final int LABELS = 150;
     private static final int WIDTH = 1180;
     private static final int HEADER = 20;
     private static final int LANE = 30;

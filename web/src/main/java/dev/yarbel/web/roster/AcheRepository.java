@@ -8,8 +8,6 @@ import org.springframework.data.repository.Repository;
 
 interface AcheRepository extends Repository<AcheEntity, Long> {
 
-    List<AcheEntity> findByClubIdAndLifterIdAndClearedOnIsNullOrderBySince(long clubId, long lifterId);
-
     List<AcheEntity> findByClubIdAndLifterIdOrderBySinceDesc(long clubId, long lifterId);
 
     Optional<AcheEntity> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);

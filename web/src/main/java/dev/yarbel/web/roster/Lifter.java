@@ -1,6 +1,7 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lifter.HealthCheck;
 import dev.yarbel.core.lifter.HealthQuestion;
@@ -144,7 +145,12 @@ class Lifter {
                 .toList();
     }
 
+    /** In a list, where nobody asked what aches. */
     LifterCard card() {
+        return card(List.of());
+    }
+
+    LifterCard card(List<Ache> aches) {
         return new LifterCard(
                 id,
                 clubId,
@@ -158,6 +164,7 @@ class Lifter {
                 Optional.ofNullable(birthYear),
                 Optional.ofNullable(guardian),
                 health(),
+                aches,
                 archivedAt != null);
     }
 }

@@ -1,6 +1,9 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Age;
 import dev.yarbel.core.lifter.HealthCheck;
 import dev.yarbel.core.lifter.Sex;
@@ -8,6 +11,7 @@ import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -18,6 +22,7 @@ import java.util.Optional;
  * @param shareOfEstimate the coach's share of the estimate that a working max stands at, 90 to 100 %
  * @param noviceSince the day a novice started
  * @param guardian who consented for a minor
+ * @param aches those that nobody has cleared, oldest first; none in a list of lifters, where nobody asked
  */
 public record LifterCard(
         long id,
@@ -32,7 +37,17 @@ public record LifterCard(
         Optional<Integer> birthYear,
         Optional<String> guardian,
         HealthCheck health,
+        List<Ache> aches,
         boolean archived) {
+
+    public LifterCard {
+        aches = List.copyOf(aches);
+    }
+
+    /** The open aches that a lift loads. */
+    public List<Ache> aching(Lift lift, Catalogue catalogue) {
+        return aches.stream().filter(ache -> ache.isLoadedBy(lift, catalogue)).toList();
+    }
 
     /** Whether they may still be under eighteen. */
     public boolean mayBeMinor(LocalDate today) {

@@ -26,6 +26,14 @@ interface LifterRepository extends Repository<Lifter, Long> {
 
     Optional<Lifter> findByClubIdAndId(long clubId, long id);
 
+    /** A lifter, of one coach or of any, with the aches that nobody has cleared: one row for each, at least one. */
+    @Query("""
+            select l, a from Lifter l
+            left join AcheEntity a on a.clubId = l.clubId and a.lifterId = l.id and a.clearedOn is null
+            where l.clubId = :clubId and l.id = :id and (:coachId is null or l.coachId = :coachId)
+            order by a.since, a.id""")
+    List<Object[]> findWithAches(long clubId, Long coachId, long id);
+
     Optional<Lifter> findByClubIdAndCoachIdAndId(long clubId, long coachId, long id);
 
     List<Lifter> findByClubIdAndIdInAndArchivedAtIsNull(long clubId, Collection<Long> ids);

@@ -39,7 +39,7 @@ enum ProfileField {
             l -> l.height == null ? null : l.height.format(l.unit == MassUnit.LB ? LengthUnit.IN : LengthUnit.CM, 1),
             (l, t) -> l.height = Reading.length(
                     t, l.unit == MassUnit.LB ? LengthUnit.IN : LengthUnit.CM, Length.ofCm(100), Length.ofCm(250))),
-    GUARDIAN(false, l -> l.guardian, (l, t) -> l.guardian = Reading.words(t, 120)),
+    GUARDIAN(true, l -> l.guardian, (l, t) -> l.guardian = Reading.words(t, 120)),
     DAYS(false, l -> l.days, (l, t) -> l.days = Reading.number(t, 1, 7)),
     MINUTES(false, l -> l.minutes, (l, t) -> l.minutes = Reading.number(t, 10, 300)),
     JOB(false, l -> l.job, (l, t) -> l.job = Reading.words(t, 80)),

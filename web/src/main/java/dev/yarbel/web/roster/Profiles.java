@@ -10,6 +10,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
+import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -40,6 +41,7 @@ public class Profiles {
     private final MeasurementRepository measurements;
     private final LifterNoteRepository notes;
     private final ChangeLog changes;
+    private final LiftNames liftNames;
     private final Words words;
     private final Clock clock;
 
@@ -49,6 +51,7 @@ public class Profiles {
             MeasurementRepository measurements,
             LifterNoteRepository notes,
             ChangeLog changes,
+            LiftNames liftNames,
             Words words,
             Clock clock) {
         this.roster = roster;
@@ -56,6 +59,7 @@ public class Profiles {
         this.measurements = measurements;
         this.notes = notes;
         this.changes = changes;
+        this.liftNames = liftNames;
         this.words = words;
         this.clock = clock;
     }
@@ -169,17 +173,18 @@ public class Profiles {
         String said = typed.readIfAny("words", text -> Reading.words(text, LONGEST_WORDS))
                 .orElse("");
         LocalDate since = typed.read("since", text -> Reading.pastDay(text, today(person)));
-        Set<Lift> lifts = typed.readIfAny("lifts", this::lifts).orElse(Set.of());
+        Set<Lift> lifts =
+                typed.readIfAny("lifts", text -> lifts(lifter.clubId(), text)).orElse(Set.of());
         Ache ache = new Ache(place, said, since, lifts);
         aches.save(new AcheEntity(lifter.clubId(), id, ache));
         write(person, id, ChangeKind.ACHE, List.of(place.name()), "", said.isEmpty() ? place.name() : said);
     }
 
     /** Lifts as they are called, with commas between. */
-    private Set<Lift> lifts(String text) {
+    private Set<Lift> lifts(long clubId, String text) {
         Set<Lift> lifts = new LinkedHashSet<>();
         for (String name : text.split(",")) {
-            lifts.add(words.liftNamed(name).orElseThrow(() -> new UnreadableException("read.lift", name.strip())));
+            lifts.add(liftNames.read(clubId, name));
         }
         return lifts;
     }

@@ -62,7 +62,7 @@ public class Roster implements LifterChooser {
                     .toList();
         }
         return person.lifterId().flatMap(id -> find(person, id)).stream()
-                .map(Lifter::card)
+                .map(Opened::card)
                 .toList();
     }
 
@@ -107,11 +107,11 @@ public class Roster implements LifterChooser {
      * @throws NotFoundException when there is none of this number, or not for this person
      */
     public LifterCard lifter(Person person, long id) {
-        return row(person, id).card();
+        return find(person, id).map(Opened::card).orElseThrow(NotFoundException::new);
     }
 
     Lifter row(Person person, long id) {
-        return find(person, id).orElseThrow(NotFoundException::new);
+        return find(person, id).map(Opened::row).orElseThrow(NotFoundException::new);
     }
 
     /** A lifter whose place in the club this person decides: their coach or the head coach. */
@@ -128,26 +128,35 @@ public class Roster implements LifterChooser {
         return lifters.findByClubIdAndId(clubId, id).map(Lifter::card).orElseThrow(NotFoundException::new);
     }
 
-    private Optional<Lifter> find(Person person, long id) {
+    /** A lifter, and what aches. */
+    private record Opened(Lifter row, List<Ache> aches) {
+
+        LifterCard card() {
+            return row.card(aches);
+        }
+    }
+
+    private Optional<Opened> find(Person person, long id) {
         boolean self = person.lifterId().filter(own -> own == id).isPresent();
-        return self
-                ? lifters.findByClubIdAndId(person.clubId(), id)
-                : person.isCoach()
-                        ? lifters.findByClubIdAndCoachIdAndId(person.clubId(), person.accountId(), id)
-                        : Optional.empty();
+        if (!self && !person.isCoach()) {
+            return Optional.empty();
+        }
+        List<Object[]> rows =
+                lifters.findWithAches(person.clubId(), self ? null : Long.valueOf(person.accountId()), id);
+        return rows.stream()
+                .findFirst()
+                .map(row -> new Opened(
+                        (Lifter) row[0],
+                        rows.stream()
+                                .filter(each -> each[1] != null)
+                                .map(each -> ((AcheEntity) each[1]).ache())
+                                .toList()));
     }
 
     @Override
     public List<Choice> choices(Person person) {
         return lifters(person).stream()
                 .map(card -> new Choice(card.id(), card.name()))
-                .toList();
-    }
-
-    /** The aches of a lifter that nobody has cleared, oldest first. */
-    public List<Ache> aches(LifterCard lifter) {
-        return aches.findByClubIdAndLifterIdAndClearedOnIsNullOrderBySince(lifter.clubId(), lifter.id()).stream()
-                .map(AcheEntity::ache)
                 .toList();
     }
 

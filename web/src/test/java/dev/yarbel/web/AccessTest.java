@@ -1,0 +1,302 @@
+package dev.yarbel.web;
+
+import static java.util.Map.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpMethod;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every route, asked for by everybody: whoever may, in their own club, and whoever may not, in it and in another. */
+@YarbelTest
+class AccessTest {
+
+    /** Somebody, beside one lifter of one club. */
+    private enum Who {
+        NOBODY,
+        LIFTER,
+        OTHER_LIFTER,
+        COACH,
+        COLLEAGUE,
+        HEAD_COACH,
+        FOREIGN_LIFTER,
+        FOREIGN_COACH,
+        FOREIGN_HEAD_COACH
+    }
+
+    /** Who may use a route. */
+    private enum May {
+        ANYBODY(Who.values()),
+        /** Leads to whatever is theirs. */
+        WHOEVER_SIGNED_IN(
+                Who.LIFTER,
+                Who.OTHER_LIFTER,
+                Who.COACH,
+                Who.COLLEAGUE,
+                Who.HEAD_COACH,
+                Who.FOREIGN_LIFTER,
+                Who.FOREIGN_COACH,
+                Who.FOREIGN_HEAD_COACH),
+        /** Leads to what their own club has. */
+        ANY_COACH(Who.COACH, Who.COLLEAGUE, Who.HEAD_COACH, Who.FOREIGN_COACH, Who.FOREIGN_HEAD_COACH),
+        COACHES_OF_THE_CLUB(Who.COACH, Who.COLLEAGUE, Who.HEAD_COACH),
+        ANY_HEAD_COACH(Who.HEAD_COACH, Who.FOREIGN_HEAD_COACH),
+        HEAD_COACH_OF_THE_CLUB(Who.HEAD_COACH),
+        LIFTER_AND_COACH(Who.LIFTER, Who.COACH),
+        THEIR_COACH(Who.COACH),
+        THEIR_COACH_OR_THE_HEAD(Who.COACH, Who.HEAD_COACH);
+
+        private final Set<Who> people;
+
+        May(Who... people) {
+            this.people = EnumSet.of(people[0], people);
+        }
+    }
+
+    private static final Map<String, May> ROUTES = Map.ofEntries(
+            entry("GET /sign-in", May.ANYBODY),
+            entry("GET /join/{token}", May.ANYBODY),
+            entry("POST /join/{token}", May.ANYBODY),
+            entry("GET /", May.WHOEVER_SIGNED_IN),
+            entry("POST /theme", May.WHOEVER_SIGNED_IN),
+            entry("GET /club", May.ANY_HEAD_COACH),
+            entry("POST /club/invites", May.ANY_HEAD_COACH),
+            entry("POST /club/coaches/{id}/invite", May.HEAD_COACH_OF_THE_CLUB),
+            entry("GET /lifters", May.ANY_COACH),
+            entry("POST /lifters", May.ANY_COACH),
+            entry("POST /lifters/{id}/invite", May.THEIR_COACH),
+            entry("POST /lifters/{id}/archive", May.THEIR_COACH_OR_THE_HEAD),
+            entry("POST /lifters/{id}/bring-back", May.THEIR_COACH_OR_THE_HEAD),
+            entry("POST /lifters/{id}/hand-over", May.THEIR_COACH_OR_THE_HEAD),
+            entry("GET /lifters/{id}/profile", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/fields/{code}", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/measurements", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/measurements/{measurement}/remove", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/measurements/{measurement}/restore", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/notes", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/notes/{note}/remove", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/notes/{note}/restore", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/aches", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/aches/{ache}/clear", May.THEIR_COACH),
+            entry("POST /lifters/{id}/profile/aches/{ache}/reopen", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/health", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/profile/health/clear", May.THEIR_COACH),
+            entry("GET /lifters/{id}/gyms", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/gyms", May.THEIR_COACH),
+            entry("POST /lifters/{id}/gyms/{gym}/bar", May.THEIR_COACH),
+            entry("POST /lifters/{id}/gym-of-the-day", May.LIFTER_AND_COACH),
+            entry("GET /kit", May.ANY_COACH),
+            entry("POST /kit", May.ANY_COACH),
+            entry("GET /kit/ledger", May.ANY_COACH),
+            entry("GET /kit/{gym}", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/{gym}", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/{gym}/close", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/{gym}/open", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/{gym}/{shelf}", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/pieces/{piece}", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/pieces/{piece}/remove", May.COACHES_OF_THE_CLUB),
+            entry("POST /kit/pieces/{piece}/restore", May.COACHES_OF_THE_CLUB),
+            entry("GET /lifters/{id}/book", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/book/curves", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/book/curves", May.THEIR_COACH),
+            entry("GET /lifters/{id}/book/lifts", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/book/lifts", May.THEIR_COACH),
+            entry("GET /lifters/{id}/book/lifts/{lift}", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/maxes", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/working-max", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/maxes/{max}/remove", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/maxes/{max}/restore", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/mastery", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/ratio", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/set-up", May.THEIR_COACH),
+            entry("GET /lifters/{id}/book/lifts/{lift}/start", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/start/sets", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/start/back", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/start/end", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/start/good-for", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/days/{day}/preview", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/days/{day}", May.THEIR_COACH),
+            entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/sets", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/finish", May.LIFTER_AND_COACH),
+            entry("GET /calls", May.ANY_COACH),
+            entry("GET /calls/{id}", May.THEIR_COACH),
+            entry("POST /calls/{id}/take", May.THEIR_COACH),
+            entry("POST /calls/{id}/change", May.THEIR_COACH),
+            entry("POST /calls/{id}/leave", May.THEIR_COACH));
+
+    /** Sets up the club once and answers with not-found ever after; {@code FirstRunTest} looks at it. */
+    private static final Set<String> ELSEWHERE = Set.of("GET /first-run", "POST /first-run");
+
+    private static final Pattern VARIABLE = Pattern.compile("\\{(\\w+)}");
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private JdbcClient jdbc;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mappings;
+
+    private final Map<Who, RequestPostProcessor> people = new EnumMap<>(Who.class);
+    private final Map<String, Object> variables = new TreeMap<>();
+    private TestClub club;
+
+    @BeforeEach
+    void gather() throws Exception {
+        club = clubs.club();
+        TestClub other = clubs.club();
+        people.put(Who.NOBODY, anonymous());
+        people.put(Who.LIFTER, club.asLifter());
+        people.put(Who.OTHER_LIFTER, club.asOtherLifter());
+        people.put(Who.COACH, club.asCoach());
+        people.put(Who.COLLEAGUE, club.asColleague());
+        people.put(Who.HEAD_COACH, club.asHeadCoach());
+        people.put(Who.FOREIGN_LIFTER, other.asLifter());
+        people.put(Who.FOREIGN_COACH, other.asCoach());
+        people.put(Who.FOREIGN_HEAD_COACH, other.asHeadCoach());
+        fill();
+    }
+
+    /** Something of every kind that an address can name. */
+    private void fill() throws Exception {
+        long id = club.lifter.id();
+        asCoach("/profile/measurements", Map.of("kind", "WAIST", "figure", "80", "on", "2026-03-01"));
+        asCoach("/profile/notes", Map.of("kind", "NOTE", "text", "n"));
+        asCoach("/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01"));
+        asCoach(
+                "/floor/sets",
+                Map.of("day", "0", "week", "1", "task", "A.w1", "load", "20", "reps", "5", "effort", "easy"));
+        variables.put("gym", club.gym);
+        variables.put("shelf", "plates");
+        variables.put("code", "sleep");
+        variables.put("lift", "front-squat");
+        variables.put("day", 0);
+        variables.put("token", "none");
+        variables.put("measurement", one("select max(id) from measurement where lifter_id = ?", id));
+        variables.put("note", one("select max(id) from lifter_note where lifter_id = ?", id));
+        variables.put("ache", one("select max(id) from ache where lifter_id = ?", id));
+        variables.put("max", one("select max(id) from recorded_max where lifter_id = ?", id));
+        variables.put("piece", one("select min(id) from piece where gym_id = ? and shelf = 'PLATES'", club.gym));
+        clubs.grow(club, 1, 3, 1);
+        await().untilAsserted(() -> assertThat(one("select count(*) from slip where club_id = ?", club.lifter.clubId()))
+                .isOne());
+        variables.put("slip", one("select id from slip where club_id = ?", club.lifter.clubId()));
+    }
+
+    private void asCoach(String path, Map<String, String> fields) throws Exception {
+        MockHttpServletRequestBuilder request =
+                request(HttpMethod.POST, club.url(path)).with(club.asCoach()).with(csrf());
+        fields.forEach(request::param);
+        assertThat(mvc.perform(request).andReturn().getResponse().getStatus()).isEqualTo(302);
+    }
+
+    private long one(String sql, long param) {
+        return jdbc.sql(sql).param(param).query(Long.class).single();
+    }
+
+    /** Each route of the application, as {@code GET /lifters/{id}}. */
+    private Set<String> routes() {
+        Set<String> routes = new TreeSet<>();
+        mappings.getHandlerMethods().forEach((mapping, handler) -> {
+            String of = handler.getBeanType().getName();
+            if (of.startsWith("dev.yarbel.web.") && !of.contains("TestSettings")) {
+                for (RequestMethod method : mapping.getMethodsCondition().getMethods()) {
+                    mapping.getPatternValues().forEach(pattern -> routes.add(method + " " + pattern));
+                }
+            }
+        });
+        return routes;
+    }
+
+    @Test
+    void everyRouteSaysWhoMayUseIt() {
+        Set<String> said = new TreeSet<>(ROUTES.keySet());
+        said.addAll(ELSEWHERE);
+        assertThat(routes()).isEqualTo(said);
+    }
+
+    @Test
+    void whoMayDoesAndNobodyElse() throws Exception {
+        Map<String, Map<Who, Integer>> wrong = new LinkedHashMap<>();
+        for (Map.Entry<String, May> route : new TreeMap<>(ROUTES).entrySet()) {
+            for (Who who : Who.values()) {
+                boolean may = route.getValue().people.contains(who);
+                MockHttpServletResponse answer = ask(route.getKey(), who);
+                if (may != isAllowed(answer)) {
+                    wrong.computeIfAbsent(route.getKey(), key -> new EnumMap<>(Who.class))
+                            .put(who, answer.getStatus());
+                }
+            }
+        }
+        assertThat(wrong).isEmpty();
+    }
+
+    private MockHttpServletResponse ask(String route, Who who) throws Exception {
+        String[] parts = route.split(" ");
+        Matcher matcher = VARIABLE.matcher(parts[1]);
+        variables.put("id", number(parts[1]));
+        String address =
+                matcher.replaceAll(variable -> variables.get(variable.group(1)).toString());
+        MockHttpServletRequestBuilder request = request(HttpMethod.valueOf(parts[0]), address)
+                .with(people.get(who))
+                .with(csrf())
+                .param("theme", "chalk")
+                .param("coach", String.valueOf(club.coach.accountId()))
+                .param("gym", String.valueOf(club.gym))
+                .param("how", "ALSO")
+                .param("on", "2026-03-10")
+                .param("week", "1")
+                .param("task", "A.1")
+                .param("shown", "100 kg")
+                .param("dose." + club.cell(0, 2), "1 @7")
+                .param("curve", "epley");
+        if (!parts[1].contains("{day}")) {
+            request.param("day", "0");
+        }
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private long number(String pattern) {
+        return pattern.startsWith("/calls")
+                ? (long) variables.get("slip")
+                : pattern.startsWith("/club") ? club.coach.accountId() : club.lifter.id();
+    }
+
+    /** Whatever is not refused, be it that something in the request was wrong. */
+    private static boolean isAllowed(MockHttpServletResponse answer) {
+        int status = answer.getStatus();
+        boolean toSignIn =
+                status == 302 && String.valueOf(answer.getRedirectedUrl()).contains("/sign-in");
+        return status < 500 && status != 401 && status != 403 && status != 404 && !toSignIn;
+    }
+}
