@@ -185,11 +185,15 @@
     if (!unkept || event.detail.target !== main && event.target !== main) {
       return;
     }
+    var toSend = [];
     unkept.fields.forEach(function (was) {
       var field = find(main, was.place);
       if (field) {
         field.value = was.value;
         field.checked = was.checked;
+        if (!was.says && (field.form.getAttribute("hx-trigger") || "").indexOf("change") === 0) {
+          toSend.push(field);
+        }
       }
       if (field && was.says) {
         field.setAttribute("aria-invalid", "true");
@@ -205,7 +209,28 @@
       focused.focus({ preventScroll: true });
     }
     unkept = null;
+    toSend.filter(function (field) { return field === focused; }).forEach(sendWhenLeft);
+    waiting = toSend.filter(function (field) { return field !== focused; });
   });
+  // Sent when the new page listens.
+  var waiting = [];
+  document.addEventListener("htmx:afterSettle", function () {
+    waiting.splice(0).forEach(function (field) {
+      if (field.isConnected) {
+        field.dispatchEvent(new Event("change", { bubbles: true }));
+      }
+    });
+  });
+  // The browser knows of no change in what was put back: whoever leaves the field has it kept all the same.
+  function sendWhenLeft(field) {
+    var sent = false;
+    field.addEventListener("change", function () { sent = true; }, { once: true });
+    field.addEventListener("blur", function () {
+      if (!sent) {
+        field.dispatchEvent(new Event("change", { bubbles: true }));
+      }
+    }, { once: true });
+  }
   // A field is found again by its form's address, its name and, among several of a name, its number.
   function placeOf(field) {
     var form = field.form || field.closest("form");
@@ -236,7 +261,9 @@
         return option.selected !== (first ? option.defaultSelected : at === 0);
       });
     }
-    return field.value !== field.defaultValue || field.checked !== field.defaultChecked;
+    return field.type === "checkbox" || field.type === "radio"
+      ? field.checked !== field.defaultChecked
+      : field.value !== field.defaultValue;
   }
   function changedSince(field, sent) {
     if (!sent) {

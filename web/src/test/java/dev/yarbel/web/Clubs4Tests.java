@@ -6,10 +6,9 @@ import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
-import dev.yarbel.core.equipment.Bar;
-import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Lift;
@@ -159,11 +158,12 @@ public class Clubs4Tests {
         int number = NEXT.incrementAndGet();
         long club = accounts.addClub("Club " + number, TestSettings.ZONE);
         long coach = accounts.addCoach(club, "coach" + number, "Coach " + number, "secret-" + number);
-        Map<Plate, Integer> pairs = new HashMap<>();
+        Map<Plate, Integer> plates = new HashMap<>();
         for (String figure : List.of("25", "20", "15", "10", "5", "2.5", "1.25")) {
-            pairs.put(Plate.of(figure, MassUnit.KG), 4);
+            plates.put(Plate.of(figure, MassUnit.KG), 8);
         }
-        long gym = kits.add(club, "Gym", new Kit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs)));
+        Gym.Holder bar = new Gym.Holder(Implement.BARBELL, "bar", Mass.ofKg(20), Optional.empty(), true);
+        long gym = kits.add(club, new Gym("Gym", Mass.ZERO, plates, List.of(bar), List.of(), List.of()), MassUnit.KG);
         LifterCard lifter = roster.add(new NewLifter(
                 club, "Lifter " + number, coach, MassUnit.KG, Rounding.NEAREST, Percent.HUNDRED, Optional.empty()));
         kits.trainsIn(lifter, List.of(gym));

@@ -42,7 +42,7 @@ public final class Length implements Comparable<Length> {
     }
 
     /**
-     * Reads a length as people write it: {@code 61 cm}, {@code 24in}, {@code 1.2 m}; a figure without a unit is in the
+     * Reads a length as people write it: {@code 61 cm}, {@code 24in}, {@code 6 ft}, {@code 1.2 m}; a figure without a unit is in the
      * unit given.
      *
      * @throws IllegalArgumentException when the text is not an unsigned figure with an optional unit

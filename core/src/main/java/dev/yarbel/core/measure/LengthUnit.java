@@ -7,6 +7,8 @@ import java.util.Optional;
 public enum LengthUnit {
     CM("cm", 100_000),
     IN("in", 254_000),
+    /** Twelve inches. */
+    FT("ft", 3_048_000),
     M("m", 10_000_000);
 
     private final String symbol;
@@ -17,7 +19,7 @@ public enum LengthUnit {
         this.quanta = quanta;
     }
 
-    /** The symbol printed after a number: {@code cm}, {@code in} or {@code m}. */
+    /** The symbol printed after a number: {@code cm}, {@code in}, {@code ft} or {@code m}. */
     public String symbol() {
         return symbol;
     }
@@ -32,6 +34,7 @@ public enum LengthUnit {
         return switch (text.strip().toLowerCase(Locale.ROOT)) {
             case "cm" -> Optional.of(CM);
             case "in" -> Optional.of(IN);
+            case "ft" -> Optional.of(FT);
             case "m" -> Optional.of(M);
             default -> Optional.empty();
         };

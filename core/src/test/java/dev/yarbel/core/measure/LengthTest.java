@@ -21,13 +21,13 @@ class LengthTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"61, 61 cm", "61 cm, 61 cm", "'24in', 60.96 cm", "'1,2 m', 120 cm", "0, 0 cm"})
+    @CsvSource({"61, 61 cm", "61 cm, 61 cm", "'24in', 60.96 cm", "'1,2 m', 120 cm", "6 ft, 182.88 cm", "0, 0 cm"})
     void lengthsAreReadAsPeopleWriteThem(String text, String length) {
         assertThat(Length.parse(text, LengthUnit.CM)).hasToString(length);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "cm", "-3", "5 ft", "1.2.3", "high"})
+    @ValueSource(strings = {"", "cm", "-3", "5 feet", "1.2.3", "high"})
     void whatIsNoLengthIsRefused(String text) {
         assertThatThrownBy(() -> Length.parse(text, LengthUnit.CM)).isInstanceOf(IllegalArgumentException.class);
     }

@@ -1,11 +1,8 @@
 package dev.yarbel.web.kit;
 
-import dev.yarbel.core.equipment.Bar;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Loads;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.ChangeKind;
@@ -94,14 +91,20 @@ class Gyms implements GymChooser {
 
     @Override
     public void settle(LifterCard lifter, Optional<Long> gym) {
-        long id = gym.orElseGet(() -> shelf.add(
-                lifter.clubId(),
-                words.say("kit.at-home", lifter.name()),
-                new Kit(
-                        new Bar(words.say("kit.first-bar." + lifter.unit()), firstBar(lifter.unit())),
-                        Mass.ZERO,
-                        PlateSet.NONE)));
+        long id = gym.orElseGet(() -> shelf.add(lifter.clubId(), atHome(lifter), lifter.unit()));
         shelf.trainsIn(lifter, List.of(id));
+    }
+
+    /** A bar, and no plates yet. */
+    private Gym atHome(LifterCard lifter) {
+        Gym.Holder bar = new Gym.Holder(
+                Implement.BARBELL,
+                words.say("kit.first-bar." + lifter.unit()),
+                firstBar(lifter.unit()),
+                Optional.empty(),
+                true);
+        return new Gym(
+                words.say("kit.at-home", lifter.name()), Mass.ZERO, Map.of(), List.of(bar), List.of(), List.of());
     }
 
     private static Mass firstBar(MassUnit unit) {

@@ -6,7 +6,6 @@ import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -180,21 +179,6 @@ public class KitShelf {
             piece.otherPullLong = other.tensionLong();
         }
         pieces.save(piece);
-    }
-
-    /** Sets up a gym with one bar and its plates, and gives its number. */
-    @Transactional
-    public long add(long clubId, String name, Kit kit) {
-        Map<Plate, Integer> plates = new HashMap<>();
-        for (PlateSet.Pairs pairs : kit.plates().heaviestFirst()) {
-            plates.put(pairs.plate(), pairs.count() * 2);
-        }
-        Gym.Holder bar =
-                new Gym.Holder(Implement.BARBELL, kit.bar().name(), kit.bar().mass(), Optional.empty(), true);
-        return add(
-                clubId,
-                new Gym(name, kit.collars(), plates, List.of(bar), List.of(), List.of()),
-                plates.keySet().stream().anyMatch(plate -> plate.castIn() == MassUnit.LB) ? MassUnit.LB : MassUnit.KG);
     }
 
     /** Has a lifter train in these gyms, the usual one first. */

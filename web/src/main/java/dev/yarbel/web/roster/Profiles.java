@@ -145,8 +145,20 @@ public class Profiles {
             throw new AccessDeniedException("the coach writes this");
         }
         String text = typed.read("text", t -> Reading.words(t, LONGEST_TEXT));
+        if (kind != LifterNote.Kind.NOTE && text.equals(wanted(lifter, kind))) {
+            return;
+        }
         notes.save(new LifterNote(lifter.clubId(), id, kind, text, person, clock.instant()));
         write(person, id, ChangeKind.NOTE, List.of(kind.name()), "", text);
+    }
+
+    /** What is wanted so far; empty when nothing is. */
+    private String wanted(LifterCard lifter, LifterNote.Kind kind) {
+        return notes.all(lifter.clubId(), lifter.id()).stream()
+                .filter(note -> note.kind() == kind)
+                .findFirst()
+                .map(LifterNote::text)
+                .orElse("");
     }
 
     /** Strikes a note or brings it back. */

@@ -19,6 +19,7 @@ import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.InviteLink;
 import jakarta.servlet.http.Cookie;
+import java.net.URI;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
@@ -65,7 +66,10 @@ class RosterTest {
     }
 
     private String look(RequestPostProcessor who, String path) throws Exception {
-        return mvc.perform(get(path).with(who)).andReturn().getResponse().getContentAsString();
+        return mvc.perform(get(URI.create(path)).with(who))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
     }
 
     /** The names in the list. */
