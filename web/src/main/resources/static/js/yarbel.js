@@ -155,6 +155,19 @@
     loggedByKey = false;
   });
 
+  // A day being typed is a day at every key, the year 2 among them: it is kept when its field is left.
+  var DAY = "form[hx-trigger^=change] input[type=date]";
+  document.addEventListener("change", function (event) {
+    if (event.isTrusted && event.target.matches(DAY)) {
+      event.stopImmediatePropagation();
+    }
+  }, true);
+  document.addEventListener("focusout", function (event) {
+    if (event.target.matches(DAY) && event.target.value !== event.target.defaultValue) {
+      event.target.dispatchEvent(new Event("change", { bubbles: true }));
+    }
+  });
+
   // A page that comes back whole after one field was kept leaves what is typed elsewhere as it is, what was opened open,
   // and the person where they were.
   var unkept = null;

@@ -26,8 +26,8 @@ import java.util.regex.Pattern;
  * Visits the main pages of a running Yarbel as one coach, over eight connections. Run by {@code bench/load}, in two modes:
  *
  * <pre>
- * statements ADDRESS LIFTER SERVER_LOG     what each page asks of the database, from the server's log
- * time ADDRESS LIFTER STATEMENTS           the table: time, statements as counted before, bytes
+ * statements ADDRESS LIFTER GYM SERVER_LOG     what each page asks of the database, from the server's log
+ * time ADDRESS LIFTER GYM STATEMENTS           the table: time, statements as counted before, bytes
  * </pre>
  */
 public final class PageLoad {
@@ -42,19 +42,31 @@ public final class PageLoad {
     private final String address;
     private final List<String> pages;
 
-    private PageLoad(String address, String lifter) {
+    private PageLoad(String address, String lifter, String gym) {
         this.address = address;
         String base = "/lifters/" + lifter;
-        this.pages =
-                List.of("/lifters", "/calls", base + "/plan", base + "/floor", base + "/book", base + "/book/curves");
+        this.pages = List.of(
+                "/lifters",
+                "/lifters?whole=true",
+                "/lifters?whole=true&q=48",
+                "/calls",
+                base + "/plan",
+                base + "/floor",
+                base + "/book",
+                base + "/book/curves",
+                base + "/book/lifts",
+                base + "/book/lifts/squat",
+                base + "/profile",
+                base + "/gyms",
+                "/kit/" + gym);
     }
 
     public static void main(String[] arguments) throws Exception {
-        PageLoad load = new PageLoad(arguments[1], arguments[2]);
+        PageLoad load = new PageLoad(arguments[1], arguments[2], arguments[3]);
         if (arguments[0].equals("statements")) {
-            load.countStatements(Path.of(arguments[3]));
+            load.countStatements(Path.of(arguments[4]));
         } else {
-            load.takeTime(Files.readAllLines(Path.of(arguments[3])));
+            load.takeTime(Files.readAllLines(Path.of(arguments[4])));
         }
     }
 
@@ -79,7 +91,7 @@ public final class PageLoad {
         }
         ExecutorService pool = Executors.newFixedThreadPool(CONNECTIONS);
         System.out.printf(
-                Locale.ROOT, "%-24s %10s %10s %10s %12s%n", "page", "median ms", "p99 ms", "statements", "bytes");
+                Locale.ROOT, "%-26s %10s %10s %10s %12s%n", "page", "median ms", "p99 ms", "statements", "bytes");
         for (int p = 0; p < pages.size(); p++) {
             String page = pages.get(p);
             visit(pool, coaches, page, WARM_UP);
@@ -87,7 +99,7 @@ public final class PageLoad {
             Arrays.sort(millis);
             System.out.printf(
                     Locale.ROOT,
-                    "%-24s %10.1f %10.1f %10s %12d%n",
+                    "%-26s %10.1f %10.1f %10s %12d%n",
                     page,
                     millis[millis.length / 2],
                     millis[(int) Math.ceil(millis.length * 0.99) - 1],

@@ -52,7 +52,18 @@ class PageCostTest {
         String base = "/lifters/" + lifter;
         Map<String, Long> cost = new LinkedHashMap<>();
         for (String page : new String[] {
-            "/lifters", "/calls", base + "/plan", base + "/floor", base + "/book", base + "/book/curves"
+            "/lifters",
+            "/lifters?q=oth",
+            "/calls",
+            "/kit/" + club.gym,
+            base + "/plan",
+            base + "/floor",
+            base + "/book",
+            base + "/book/curves",
+            base + "/book/lifts",
+            base + "/book/lifts/squat",
+            base + "/profile",
+            base + "/gyms"
         }) {
             mvc.perform(get(page).cookie(cookie)).andExpect(status().isOk());
             QueryCountHolder.clear();
@@ -69,12 +80,43 @@ class PageCostTest {
         awaitSlips(1);
         Map<String, Long> few = cost(small);
         long large = clubs.grow(club, 25, 40, 5).id();
+        fill(large);
         awaitSlips(26);
         Map<String, Long> many = cost(large);
 
         assertThat(many).isEqualTo(few);
         assertThat(many.values())
                 .allSatisfy(statements -> assertThat(statements).isBetween(4L, (long) DOZEN));
+    }
+
+    /** A long history: what was measured, noted, set down and hurts; and a gym full of kit. */
+    private void fill(long lifter) {
+        for (String sql : new String[] {"""
+            insert into measurement (club_id, lifter_id, kind, on_date, figure)
+            select :club, :lifter, 'BODY_MASS', date '2026-03-01' - n, 80 from generate_series(1, 100) n""", """
+            insert into lifter_note (club_id, lifter_id, kind, text, written_at, written_by, author)
+            select :club, :lifter, 'NOTE', 'n', now(), :coach, 'c' from generate_series(1, 50)""", """
+            insert into ache (club_id, lifter_id, place, since)
+            select :club, :lifter, 'KNEE', date '2026-03-01' from generate_series(1, 9)""", """
+            insert into recorded_max (club_id, lifter_id, lift, kind, load, unit, reps, on_date, entered_at, entered_by)
+            select :club, :lifter, 'squat', 'REP_MAX', 150, 'KG', 2 + n % 5, date '2025-01-01' + n, now(), 'c'
+            from generate_series(1, 60) n""", """
+            insert into set_up (club_id, lifter_id, lift, measure, figure)
+            select :club, :lifter, 'squat', m, '1' from unnest(array['STANCE', 'RACK_HEIGHT']) m""", """
+            insert into own_variation (club_id, lift, parent, ratio, implement, pins)
+            select :club, 'own-' || n, 'squat', 70, 'BARBELL', false from generate_series(1, 30) n""", """
+            insert into piece (club_id, gym_id, shelf, unit, implement, mass)
+            select :club, :gym, 'PIECES', 'KG', 'DUMBBELL', n from generate_series(1, 40) n""", """
+            with more as (insert into gym (club_id, name, collars, unit)
+              select :club, 'Gym ' || n, 0, 'KG' from generate_series(1, 20) n returning id)
+            insert into lifter_gym (club_id, lifter_id, gym_id, position) select :club, :lifter, id, 1 from more"""}) {
+            jdbc.sql(sql)
+                    .param("club", club.lifter.clubId())
+                    .param("lifter", lifter)
+                    .param("coach", club.coach.accountId())
+                    .param("gym", club.gym)
+                    .update();
+        }
     }
 
     private void awaitSlips(int open) {

@@ -57,11 +57,16 @@ class TakingOnTest {
     /** Leaves a field of the profile with something in it; it is kept by itself. */
     private void keep(String field, String value) {
         WebElement control = browser.find("#" + field + "-value");
+        boolean day = "date".equals(control.getAttribute("type"));
         if (control.getTagName().equals("select")) {
             new Select(control).selectByVisibleText(value);
         } else {
             browser.type("#" + field + "-value", value);
             browser.press(Keys.TAB);
+            if (day) {
+                // over its calendar
+                browser.press(Keys.TAB);
+            }
         }
         browser.waitFor(d -> (Boolean) d.executeScript(
                 "const f = document.getElementById(arguments[0]); return f.tagName === 'SELECT'"

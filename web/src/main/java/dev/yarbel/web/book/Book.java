@@ -90,11 +90,11 @@ public class Book implements OwnLifts {
 
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
     private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished) {
-        Map<LiftNumbersEntity, List<RecordedMax>> recorded = new LinkedHashMap<>();
+        Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();
         for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
-            List<RecordedMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
+            List<SetDownMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
             if (row[1] != null) {
-                own.add(((RecordedMaxEntity) row[1]).max());
+                own.add(((RecordedMaxEntity) row[1]).setDown());
             }
         }
         return recorded.entrySet().stream()
@@ -102,8 +102,9 @@ public class Book implements OwnLifts {
                 .toList();
     }
 
-    private LiftStanding standing(LiftNumbersEntity row, List<RecordedMax> own, List<LiftedSession> finished) {
-        Optional<StartingMax> start = StartingMax.from(own, row.curve());
+    private LiftStanding standing(LiftNumbersEntity row, List<SetDownMax> own, List<LiftedSession> finished) {
+        Optional<StartingMax> start =
+                StartingMax.from(own.stream().map(SetDownMax::max).toList(), row.curve());
         return new LiftStanding(
                 row.lift(),
                 row.workingMax(),

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
@@ -24,14 +25,17 @@ class BookController {
     private final Roster roster;
     private final Book book;
     private final Ledger ledger;
+    private final KitShelf kits;
     private final StripSource strips;
     private final Words words;
     private final Clock clock;
 
-    BookController(Roster roster, Book book, Ledger ledger, StripSource strips, Words words, Clock clock) {
+    BookController(
+            Roster roster, Book book, Ledger ledger, KitShelf kits, StripSource strips, Words words, Clock clock) {
         this.roster = roster;
         this.book = book;
         this.ledger = ledger;
+        this.kits = kits;
         this.strips = strips;
         this.words = words;
         this.clock = clock;
@@ -60,7 +64,9 @@ class BookController {
         model.addAttribute("aches", lifter.aches());
         model.addAttribute("today", LocalDate.ofInstant(clock.instant(), person.zone()));
         model.addAttribute(
-                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
+                "strip",
+                strips.strip(lifter, person.zone(), standing, kits.usual(lifter))
+                        .orElse(null));
         return "book/book";
     }
 }

@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
@@ -22,11 +23,13 @@ class CurvesController {
 
     private final Roster roster;
     private final Book book;
+    private final KitShelf kits;
     private final StripSource strips;
 
-    CurvesController(Roster roster, Book book, StripSource strips) {
+    CurvesController(Roster roster, Book book, KitShelf kits, StripSource strips) {
         this.roster = roster;
         this.book = book;
+        this.kits = kits;
         this.strips = strips;
     }
 
@@ -58,7 +61,9 @@ class CurvesController {
         model.addAttribute("lifter", lifter);
         model.addAttribute("curves", CurvesView.of(standing, curve -> book.estimatesBy(curve, standing)));
         model.addAttribute(
-                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
+                "strip",
+                strips.strip(lifter, person.zone(), standing, kits.usual(lifter))
+                        .orElse(null));
         return "book/curves";
     }
 }

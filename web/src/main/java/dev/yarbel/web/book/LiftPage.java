@@ -17,6 +17,7 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -149,6 +150,13 @@ record LiftPage(
         return loads.map(there -> there.fit(max.times(share), lifter.rounding()))
                 .map(Fit::load)
                 .orElse(null);
+    }
+
+    /** The maxes of the lift as they were set down, newest first. */
+    public List<SetDownMax> setDown() {
+        List<SetDownMax> newestFirst = new ArrayList<>(standing.setDown());
+        Collections.reverse(newestFirst);
+        return newestFirst;
     }
 
     public Mastery[] masteries() {

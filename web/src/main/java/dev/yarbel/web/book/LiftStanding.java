@@ -17,7 +17,7 @@ import java.util.Optional;
 /**
  * What is known of a lifter in one lift.
  *
- * @param maxes as they were set down, oldest first
+ * @param setDown the maxes as they were set down, oldest first
  * @param start where the estimate starts
  * @param ratio the coach's ratio to the parent lift, where one was set
  * @param mastery as the coach decided
@@ -25,7 +25,7 @@ import java.util.Optional;
 public record LiftStanding(
         Lift lift,
         Optional<Mass> workingMax,
-        List<RecordedMax> maxes,
+        List<SetDownMax> setDown,
         Optional<StartingMax> start,
         RepCurve curve,
         Optional<MaxEstimate> estimate,
@@ -35,7 +35,7 @@ public record LiftStanding(
         Optional<Consistency> consistency) {
 
     public LiftStanding {
-        maxes = List.copyOf(maxes);
+        setDown = List.copyOf(setDown);
     }
 
     /** Nothing is known of the lift. */
@@ -55,7 +55,7 @@ public record LiftStanding(
 
     /** Whether any max is known, rather than a ratio or a mastery alone. */
     public boolean hasNumbers() {
-        return workingMax.isPresent() || estimate.isPresent() || !maxes.isEmpty();
+        return workingMax.isPresent() || estimate.isPresent() || !setDown.isEmpty();
     }
 
     /** What loads can hang on. */
@@ -63,8 +63,13 @@ public record LiftStanding(
         return new LiftNumbers(workingMax, estimate.map(MaxEstimate::max), curve);
     }
 
+    /** The maxes that were set down, oldest first. */
+    public List<RecordedMax> maxes() {
+        return setDown.stream().map(SetDownMax::max).toList();
+    }
+
     /** The newest max of a kind. */
     public Optional<RecordedMax> newest(RecordedMax.Kind kind) {
-        return maxes.stream().filter(max -> max.kind() == kind).reduce((first, second) -> second);
+        return maxes().stream().filter(max -> max.kind() == kind).reduce((first, second) -> second);
     }
 }

@@ -76,12 +76,12 @@ class LiftsController {
         return LocalDate.ofInstant(clock.instant(), person.zone());
     }
 
-    private void frame(Person person, LifterCard lifter, Standing standing, FormState state, Model model) {
+    private void frame(Person person, LifterCard lifter, Standing standing, AtHand kit, FormState state, Model model) {
         model.addAttribute("lifter", lifter);
         model.addAttribute("state", state);
         model.addAttribute("today", today(person));
         model.addAttribute(
-                "strip", strips.strip(lifter, person.zone(), standing).orElse(null));
+                "strip", strips.strip(lifter, person.zone(), standing, kit).orElse(null));
     }
 
     @GetMapping
@@ -91,9 +91,10 @@ class LiftsController {
 
     private String lifts(Person person, LifterCard lifter, FormState state, Model model) {
         Standing standing = book.standing(lifter);
-        frame(person, lifter, standing, state, model);
+        AtHand kit = kits.usual(lifter);
+        frame(person, lifter, standing, kit, state, model);
         model.addAttribute("aches", lifter.aches());
-        model.addAttribute("families", LiftsView.of(standing, kits.usual(lifter)));
+        model.addAttribute("families", LiftsView.of(standing, kit));
         model.addAttribute("variations", standing.catalogue().all());
         model.addAttribute("implementChoices", Implement.values());
         model.addAttribute("measures", SetUpMeasure.values());
@@ -139,24 +140,17 @@ class LiftsController {
     }
 
     private String page(Person person, LifterCard lifter, String lift, Percent share, FormState state, Model model) {
-        Variation variation = starting.variation(lifter, lift);
         Standing standing = book.standing(lifter);
+        Variation variation = standing.variation(lift);
         AtHand kit = kits.usual(lifter);
-        frame(person, lifter, standing, state, model);
+        frame(person, lifter, standing, kit, state, model);
         model.addAttribute("aches", lifter.aching(variation.lift(), standing.catalogue()));
         model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute(
                 "page",
                 LiftPage.of(
-                        lifter,
-                        variation,
-                        standing,
-                        kit.loads(variation),
-                        share,
-                        roster.bodyMass(lifter),
-                        today(person)));
+                        lifter, variation, standing, kit.loads(variation), share, lifter.bodyMass(), today(person)));
         model.addAttribute("gymName", kit.gymName());
-        model.addAttribute("maxes", starting.maxes(lifter, variation.lift()));
         model.addAttribute("card", setUps.card(lifter, variation.lift()));
         model.addAttribute("kinds", RecordedMax.Kind.values());
         model.addAttribute("wornChoices", Worn.values());
@@ -316,12 +310,12 @@ class LiftsController {
     }
 
     private String start(Person person, LifterCard lifter, String key, FormState state, Model model) {
-        Variation variation = starting.variation(lifter, key);
         Standing standing = book.standing(lifter);
+        Variation variation = standing.variation(key);
         AtHand kit = kits.usual(lifter);
         Optional<Loads> loads = kit.loads(variation);
         List<TestSetEntity> sets = starting.test(person, lifter, variation.lift());
-        frame(person, lifter, standing, state, model);
+        frame(person, lifter, standing, kit, state, model);
         model.addAttribute("aches", lifter.aching(variation.lift(), standing.catalogue()));
         model.addAttribute("liftName", words.lift(variation.lift()));
         model.addAttribute("variation", variation);

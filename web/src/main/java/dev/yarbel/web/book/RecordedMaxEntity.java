@@ -67,24 +67,15 @@ class RecordedMaxEntity {
         this.enteredBy = by;
     }
 
-    public long id() {
-        return id;
-    }
-
     Lift lift() {
         return lift;
     }
 
-    public String enteredBy() {
-        return enteredBy;
+    SetDownMax setDown() {
+        return new SetDownMax(id, max(), unit, enteredBy);
     }
 
-    /** The load as it was typed: {@code 405 lb}. */
-    public String typed() {
-        return load.format(unit, 3);
-    }
-
-    public RecordedMax max() {
+    RecordedMax max() {
         return new RecordedMax(
                 lift, kind, load, reps, onDate, worn.stream().map(Worn::valueOf).collect(Collectors.toSet()), source);
     }

@@ -1,17 +1,17 @@
 package dev.yarbel.web.book;
 
-import java.util.List;
+import dev.yarbel.core.lift.Lift;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface RecordedMaxRepository extends Repository<RecordedMaxEntity, Long> {
 
-    /** Oldest first; of those of one day, the one set down last comes last. */
+    /** Of those of one day, the one set down last comes first. */
     @Query("""
-            select m from RecordedMaxEntity m where m.clubId = :clubId and m.lifterId = :lifterId
-            and m.removedAt is null order by m.onDate, m.id""")
-    List<RecordedMaxEntity> all(long clubId, long lifterId);
+            select m from RecordedMaxEntity m where m.clubId = :clubId and m.lifterId = :lifterId and m.lift = :lift
+            and m.removedAt is null order by m.onDate desc, m.id desc limit 1""")
+    Optional<RecordedMaxEntity> newest(long clubId, long lifterId, Lift lift);
 
     Optional<RecordedMaxEntity> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
 

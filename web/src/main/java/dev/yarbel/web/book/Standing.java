@@ -3,7 +3,9 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.session.Numbers;
+import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -27,6 +29,18 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
 
     public Optional<LiftStanding> of(Lift lift) {
         return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
+    }
+
+    /**
+     * The lift of a key.
+     *
+     * @throws NotFoundException when the club knows none
+     */
+    Variation variation(String key) {
+        return catalogue.all().stream()
+                .filter(variation -> variation.lift().key().equals(key))
+                .findFirst()
+                .orElseThrow(NotFoundException::new);
     }
 
     /** What loads can hang on, for each lift and for its variations by their ratios. */

@@ -28,9 +28,7 @@ import dev.yarbel.web.roster.LifterCard;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -116,11 +114,11 @@ public class StartingNumbers {
             }
         }
         RecordedMax max = new RecordedMax(lift, kind, load, reps, on, worn, source);
-        List<RecordedMax> before = maxes.all(lifter.clubId(), lifter.id()).stream()
+        Optional<Mass> last = maxes.newest(lifter.clubId(), lifter.id(), lift).stream()
+                .findFirst()
                 .map(RecordedMaxEntity::max)
-                .filter(other -> other.lift().equals(lift))
-                .toList();
-        askAbout(load, before.stream().reduce((first, second) -> second).map(RecordedMax::load), lifter, typed);
+                .map(RecordedMax::load);
+        askAbout(load, last, lifter, typed);
         maxes.save(new RecordedMaxEntity(
                 lifter.clubId(),
                 lifter.id(),
@@ -209,16 +207,6 @@ public class StartingNumbers {
         return maxes.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), maxId)
                 .map(RecordedMaxEntity::lift)
                 .orElseThrow(NotFoundException::new);
-    }
-
-    /** The maxes of a lift as they were set down, newest first. */
-    @Transactional(readOnly = true)
-    List<RecordedMaxEntity> maxes(LifterCard lifter, Lift lift) {
-        List<RecordedMaxEntity> all = new ArrayList<>(maxes.all(lifter.clubId(), lifter.id()).stream()
-                .filter(max -> max.lift().equals(lift))
-                .toList());
-        Collections.reverse(all);
-        return all;
     }
 
     /** Keeps what speaks for a mastery, and what the coach decides it is. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.ZoneId;
@@ -8,6 +9,10 @@ import java.util.Optional;
 /** Draws a lifter's block as a strip, from what the book has read of the lifter already; the room of plans knows how. */
 public interface StripSource {
 
-    /** Empty when the lifter has no block. */
-    Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing standing);
+    /**
+     * Empty when the lifter has no block.
+     *
+     * @param kit what its loads are made with
+     */
+    Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing standing, AtHand kit);
 }

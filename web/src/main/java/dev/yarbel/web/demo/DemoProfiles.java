@@ -20,7 +20,7 @@ final class DemoProfiles {
             "Desmond Pike|sex=MALE; birth-year=1967; sport=POWERLIFTING_CLASSIC; weight-class=83 kg; days=3; sleep=6.5|82",
             "Agathe Lorne|sex=FEMALE; birth-year=1964; sport=POWERLIFTING_CLASSIC; days=3; minutes=75|66",
             "Rufus Kell|sex=MALE; birth-year=1988; sport=POWERLIFTING_CLASSIC; days=3|212",
-            "Hanno Dray|sex=MALE; birth-year=1985; days=3; minutes=75; job=dock labourer; job-strains=LOW_BACK; sleep=6; stress=MUCH|96",
+            "Hanno Dray|sex=MALE; birth-year=1985; sport=POWERLIFTING_CLASSIC; days=3; minutes=75; job=dock labourer; job-strains=LOW_BACK; sleep=6; stress=MUCH|96",
             "Sunniva Brack|sex=FEMALE; birth-year=1993; sport=STRONGMAN; weight-class=82 kg; days=3; minutes=110|81",
             "Colm Tarrow|sex=MALE; birth-year=1991; sport=STRONGMAN; days=3; minutes=120|124",
             "Piet Ondervane|sex=MALE; birth-year=1995; sport=STRONGMAN; days=3|112",

@@ -64,21 +64,27 @@ public class Plans implements StripSource, PlannedNeeds {
 
     /** The block a lifter is in today; else the last one begun; else the next. Empty when there is none. */
     public Optional<LifterPlan> current(LifterCard lifter, ZoneId zone) {
-        return current(lifter, zone, start -> book.standing(lifter, start));
+        return current(lifter, zone, kits.usual(lifter), start -> book.standing(lifter, start));
     }
 
     /** @param standing what the book knows of the lifter, with the log since a day at least */
-    private Optional<LifterPlan> current(LifterCard lifter, ZoneId zone, Function<LocalDate, Standing> standing) {
+    private Optional<LifterPlan> current(
+            LifterCard lifter, ZoneId zone, AtHand kit, Function<LocalDate, Standing> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         List<Object[]> rows = blocks.findCurrent(lifter.clubId(), lifter.id(), today);
         return rows.stream()
                 .findFirst()
                 .map(row -> (BlockEntity) row[0])
-                .map(block -> open(lifter, block, rows, today, standing.apply(block.startOn())));
+                .map(block -> open(lifter, block, rows, today, kit, standing.apply(block.startOn())));
     }
 
     private LifterPlan open(
-            LifterCard lifter, BlockEntity entity, List<Object[]> rows, LocalDate today, Standing standing) {
+            LifterCard lifter,
+            BlockEntity entity,
+            List<Object[]> rows,
+            LocalDate today,
+            AtHand kit,
+            Standing standing) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
         for (Object[] row : rows) {
             if (row[1] == null) {
@@ -103,7 +109,6 @@ public class Plans implements StripSource, PlannedNeeds {
             trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
             slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
         });
-        AtHand kit = kits.usual(lifter);
         return new LifterPlan(
                 lifter,
                 entity.name(),
@@ -133,8 +138,8 @@ public class Plans implements StripSource, PlannedNeeds {
     }
 
     @Override
-    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known) {
-        return current(lifter, zone, start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
+    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
+        return current(lifter, zone, kit, start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
                 .map(strips::draw);
     }
 

@@ -8,6 +8,7 @@ import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import jakarta.persistence.Entity;
@@ -145,12 +146,12 @@ class Lifter {
                 .toList();
     }
 
-    /** In a list, where nobody asked what aches. */
+    /** In a list, where nobody asked what aches or weighs. */
     LifterCard card() {
-        return card(List.of());
+        return card(List.of(), Optional.empty());
     }
 
-    LifterCard card(List<Ache> aches) {
+    LifterCard card(List<Ache> aches, Optional<Mass> bodyMass) {
         return new LifterCard(
                 id,
                 clubId,
@@ -165,6 +166,7 @@ class Lifter {
                 Optional.ofNullable(guardian),
                 health(),
                 aches,
+                bodyMass,
                 archivedAt != null);
     }
 }

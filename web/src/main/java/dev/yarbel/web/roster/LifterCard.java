@@ -8,6 +8,7 @@ import dev.yarbel.core.lifter.Age;
 import dev.yarbel.core.lifter.HealthCheck;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.lifter.Sport;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import java.time.LocalDate;
@@ -23,6 +24,7 @@ import java.util.Optional;
  * @param noviceSince the day a novice started
  * @param guardian who consented for a minor
  * @param aches those that nobody has cleared, oldest first; none in a list of lifters, where nobody asked
+ * @param bodyMass what they last weighed; unknown in a list of lifters
  */
 public record LifterCard(
         long id,
@@ -38,6 +40,7 @@ public record LifterCard(
         Optional<String> guardian,
         HealthCheck health,
         List<Ache> aches,
+        Optional<Mass> bodyMass,
         boolean archived) {
 
     public LifterCard {

@@ -26,9 +26,15 @@ interface LifterRepository extends Repository<Lifter, Long> {
 
     Optional<Lifter> findByClubIdAndId(long clubId, long id);
 
-    /** A lifter, of one coach or of any, with the aches that nobody has cleared: one row for each, at least one. */
+    /**
+     * A lifter, of one coach or of any, with the aches that nobody has cleared, one row for each, at least one; and what
+     * they last weighed in kg.
+     */
     @Query("""
-            select l, a from Lifter l
+            select l, a, (select m.figure from Measurement m where m.clubId = :clubId and m.lifterId = :id
+                and m.kind = dev.yarbel.web.roster.MeasureKind.BODY_MASS and m.removedAt is null
+                order by m.onDate desc, m.id desc limit 1)
+            from Lifter l
             left join AcheEntity a on a.clubId = l.clubId and a.lifterId = l.id and a.clearedOn is null
             where l.clubId = :clubId and l.id = :id and (:coachId is null or l.coachId = :coachId)
             order by a.since, a.id""")

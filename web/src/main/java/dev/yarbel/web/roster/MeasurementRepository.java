@@ -12,11 +12,6 @@ interface MeasurementRepository extends Repository<Measurement, Long> {
             order by m.onDate desc, m.id desc""")
     List<Measurement> all(long clubId, long lifterId);
 
-    @Query("""
-            select m from Measurement m where m.clubId = :clubId and m.lifterId = :lifterId and m.kind = :kind
-            and m.removedAt is null order by m.onDate desc, m.id desc limit 1""")
-    Optional<Measurement> latest(long clubId, long lifterId, MeasureKind kind);
-
     Optional<Measurement> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
 
     Measurement save(Measurement measurement);

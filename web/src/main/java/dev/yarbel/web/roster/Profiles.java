@@ -108,11 +108,9 @@ public class Profiles {
         LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
         if (kind == MeasureKind.BODY_MASS && !typed.isConfirmed("figure")) {
             Mass mass = Mass.of(figure, MassUnit.KG);
-            roster.bodyMass(lifter)
-                    .filter(last -> UnitSlip.isSuspected(mass, last))
-                    .ifPresent(last -> {
-                        throw new UnreadableException("ask.unit-slip", words.load(last, lifter.unit())).in("figure");
-                    });
+            lifter.bodyMass().filter(last -> UnitSlip.isSuspected(mass, last)).ifPresent(last -> {
+                throw new UnreadableException("ask.unit-slip", words.load(last, lifter.unit())).in("figure");
+            });
         }
         measurements.save(new Measurement(lifter.clubId(), id, kind, on, figure));
         write(person, id, ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));

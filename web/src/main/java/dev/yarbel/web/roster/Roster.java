@@ -9,6 +9,7 @@ import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.List;
@@ -34,21 +35,13 @@ public class Roster implements LifterChooser {
 
     private final LifterRepository lifters;
     private final AcheRepository aches;
-    private final MeasurementRepository measurements;
     private final Accounts accounts;
     private final ChangeLog changes;
     private final Clock clock;
 
-    Roster(
-            LifterRepository lifters,
-            AcheRepository aches,
-            MeasurementRepository measurements,
-            Accounts accounts,
-            ChangeLog changes,
-            Clock clock) {
+    Roster(LifterRepository lifters, AcheRepository aches, Accounts accounts, ChangeLog changes, Clock clock) {
         this.lifters = lifters;
         this.aches = aches;
-        this.measurements = measurements;
         this.accounts = accounts;
         this.changes = changes;
         this.clock = clock;
@@ -128,11 +121,11 @@ public class Roster implements LifterChooser {
         return lifters.findByClubIdAndId(clubId, id).map(Lifter::card).orElseThrow(NotFoundException::new);
     }
 
-    /** A lifter, and what aches. */
-    private record Opened(Lifter row, List<Ache> aches) {
+    /** A lifter, what aches, and what they last weighed. */
+    private record Opened(Lifter row, List<Ache> aches, Optional<Mass> bodyMass) {
 
         LifterCard card() {
-            return row.card(aches);
+            return row.card(aches, bodyMass);
         }
     }
 
@@ -150,7 +143,8 @@ public class Roster implements LifterChooser {
                         rows.stream()
                                 .filter(each -> each[1] != null)
                                 .map(each -> ((AcheEntity) each[1]).ache())
-                                .toList()));
+                                .toList(),
+                        Optional.ofNullable((BigDecimal) row[2]).map(kg -> Mass.of(kg, MassUnit.KG))));
     }
 
     @Override
@@ -158,13 +152,6 @@ public class Roster implements LifterChooser {
         return lifters(person).stream()
                 .map(card -> new Choice(card.id(), card.name()))
                 .toList();
-    }
-
-    /** What a lifter last weighed, if it is known. */
-    public Optional<Mass> bodyMass(LifterCard lifter) {
-        return measurements.latest(lifter.clubId(), lifter.id(), MeasureKind.BODY_MASS).stream()
-                .map(measurement -> Mass.of(measurement.figure(), MassUnit.KG))
-                .findFirst();
     }
 
     /** What lifters of a club are called, without those archived. */
