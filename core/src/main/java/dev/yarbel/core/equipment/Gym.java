@@ -36,8 +36,20 @@ public record Gym(
      * @param mass its own, of one where there are two
      * @param madeFor the lift it is kept for, by its key, such as a stiff bar for squats
      * @param fitForPins whether it may be set down hard on pins; an old bar may not
+     * @param safetyHeight where safeties stand for it when that is not where they usually do, in the gym's words
      */
-    public record Holder(Implement kind, String name, Mass mass, Optional<String> madeFor, boolean fitForPins) {
+    public record Holder(
+            Implement kind,
+            String name,
+            Mass mass,
+            Optional<String> madeFor,
+            boolean fitForPins,
+            Optional<String> safetyHeight) {
+
+        /** With safeties where they usually stand. */
+        public Holder(Implement kind, String name, Mass mass, Optional<String> madeFor, boolean fitForPins) {
+            this(kind, name, mass, madeFor, fitForPins, Optional.empty());
+        }
 
         public Holder {
             if (kind.made() != Implement.Made.PLATES) {
@@ -128,7 +140,8 @@ public record Gym(
         return !plates.isEmpty() && plates.keySet().stream().allMatch(plate -> plate.castIn() == MassUnit.LB);
     }
 
-    private Optional<Holder> holder(Need need) {
+    /** What takes the plates for a lift; empty when the gym has none, or nothing takes plates for it. */
+    public Optional<Holder> holder(Need need) {
         return holders.stream()
                 .filter(holder -> holder.kind() == need.implement() && (holder.fitForPins() || !need.pins()))
                 .filter(holder -> holder.madeFor().map(need.lift()::equals).orElse(true))

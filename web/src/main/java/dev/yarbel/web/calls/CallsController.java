@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.plan.Plans;
@@ -45,9 +46,14 @@ class CallsController {
         }
     }
 
+    /** The queue of the lifters that the frame around the page lists too. */
+    private List<SlipLine> queue(Person coach, Model model) {
+        return slips.queue(coach, ((Frame) model.getAttribute("frame")).choices());
+    }
+
     @GetMapping
-    String queue(@AuthenticationPrincipal Person coach, Model model) {
-        List<SlipLine> queue = slips.queue(coach);
+    String calls(@AuthenticationPrincipal Person coach, Model model) {
+        List<SlipLine> queue = queue(coach, model);
         return page(coach, queue.stream().findFirst(), queue, Typed.NOTHING, model);
     }
 
@@ -58,7 +64,7 @@ class CallsController {
 
     /** The slip as things stand now; or the queue, and who answered the slip. */
     private String again(Person coach, long id, Typed typed, RedirectAttributes flash, Model model) {
-        List<SlipLine> queue = slips.queue(coach);
+        List<SlipLine> queue = queue(coach, model);
         Optional<SlipLine> open = queue.stream().filter(line -> line.id() == id).findFirst();
         if (open.isPresent()) {
             return page(coach, open, queue, typed, model);

@@ -22,10 +22,12 @@ import java.util.UUID;
  */
 record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement movement, List<LoadChange> changes) {
 
-    /** Empty when estimate and working max agree, or pain in the session seen forbids a rise. */
+    /** Empty when estimate and working max agree, or pain forbids a rise: in the session seen, or an open ache. */
     static Optional<Finding> of(LifterPlan plan, Lift lift, long sessionId) {
         boolean pain = plan.standing().log().stream()
-                .anyMatch(session -> session.id() == sessionId && session.pain().isPresent());
+                        .anyMatch(session ->
+                                session.id() == sessionId && session.pain().isPresent())
+                || !plan.lifter().aching(lift, plan.standing().catalogue()).isEmpty();
         LiftStanding standing = plan.standing().of(lift).orElseThrow();
         if (standing.workingMax().isEmpty() || standing.estimate().isEmpty()) {
             return Optional.empty();

@@ -6,6 +6,7 @@ import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.OpenCalls;
 import dev.yarbel.web.page.Person;
@@ -72,11 +73,15 @@ class Slips implements OpenCalls {
         return lifterIds.isEmpty() ? List.of() : slips.findOpen(coach.clubId(), lifterIds);
     }
 
-    /** The queue, most urgent first: lower before raise, the larger movement before the smaller. */
+    /**
+     * The queue, most urgent first: lower before raise, the larger movement before the smaller.
+     *
+     * @param lifters those the coach sees
+     */
     @Transactional(readOnly = true)
-    public List<SlipLine> queue(Person coach) {
-        Map<Long, LifterCard> byId =
-                roster.lifters(coach).stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
+    public List<SlipLine> queue(Person coach, List<LifterChooser.Choice> lifters) {
+        Map<Long, LifterChooser.Choice> byId =
+                lifters.stream().collect(Collectors.toMap(LifterChooser.Choice::id, Function.identity()));
         return open(byId.keySet(), coach).stream()
                 .map(slip -> new SlipLine(
                         slip.id(),
@@ -114,12 +119,12 @@ class Slips implements OpenCalls {
     /** An open slip of the queue as things stand now. */
     @Transactional(readOnly = true)
     public SlipView view(Person coach, SlipLine line) {
-        LifterPlan plan = plans.current(line.lifter(), coach.zone()).orElseThrow(NotFoundException::new);
+        LifterPlan plan = plan(coach, line.lifter().id());
         return new SlipView(line.id(), line.lift(), plan, Finding.of(plan, line.lift(), line.sessionId()));
     }
 
-    private LifterPlan plan(Person coach, Slip slip) {
-        LifterCard lifter = roster.lifter(coach, slip.lifterId());
+    private LifterPlan plan(Person coach, long lifterId) {
+        LifterCard lifter = roster.lifter(coach, lifterId);
         return plans.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
     }
 
@@ -154,7 +159,7 @@ class Slips implements OpenCalls {
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
-        LifterPlan plan = plan(coach, slip);
+        LifterPlan plan = plan(coach, slip.lifterId());
         Optional<Mass> figure = own.flatMap(text -> read(text, plan.lifter().unit()));
         if (own.isPresent() && figure.isEmpty()) {
             return Outcome.NOT_A_LOAD;
@@ -178,7 +183,7 @@ class Slips implements OpenCalls {
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
-        LifterPlan plan = plan(coach, slip);
+        LifterPlan plan = plan(coach, slip.lifterId());
         String standing = plan.standing()
                 .of(slip.lift())
                 .flatMap(s -> s.workingMax())

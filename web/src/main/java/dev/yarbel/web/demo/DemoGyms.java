@@ -29,7 +29,13 @@ final class DemoGyms {
                 List.of(
                         holder(Implement.BARBELL, "20 kg bar", "20"),
                         holder(Implement.BARBELL, "Light bar", "15"),
-                        holder(Implement.SAFETY_BAR, "Safety bar", "29.5"),
+                        new Gym.Holder(
+                                Implement.SAFETY_BAR,
+                                "Safety bar",
+                                Mass.of("29.5", MassUnit.KG),
+                                Optional.empty(),
+                                true,
+                                Optional.of("hole 5")),
                         holder(Implement.AXLE, "Axle", "12"),
                         holder(Implement.LOG, "Log", "30"),
                         holder(Implement.YOKE, "Yoke", "88"),

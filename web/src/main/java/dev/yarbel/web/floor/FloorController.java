@@ -75,6 +75,7 @@ class FloorController {
             @RequestParam String task,
             @RequestParam(required = false) String token,
             @RequestParam(required = false) String load,
+            @RequestParam(required = false) String sure,
             @RequestParam(required = false) String reps,
             @RequestParam(required = false) String effort,
             @RequestParam(defaultValue = "false") boolean correct,
@@ -82,7 +83,7 @@ class FloorController {
             HttpServletResponse response,
             Model model) {
         FloorDay floor = floor(person, id, day, week);
-        SetForm form = new SetForm(task, token, load, reps, effort, correct, null);
+        SetForm form = new SetForm(task, token, load, sure, reps, effort, correct, null);
         Task planned = floor.task(key(task)).orElseThrow(NotFoundException::new);
         try {
             keep(person, floor, form, form.read(planned, floor.plan().lifter().unit()));

@@ -8,6 +8,7 @@ import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
@@ -323,14 +324,20 @@ class FloorPainter {
                 return null;
             }
             Lift lift = slot.prescription().lift();
-            Implement implement = day.plan().standing().catalogue().of(lift).implement();
+            Variation variation = day.plan().standing().catalogue().of(lift);
+            Implement implement = variation.implement();
             boolean hand = implement == Implement.HANDLES || implement == Implement.DUMBBELL;
-            return words.say(
+            String kit = words.say(
                     hand ? "floor.kit.hand" : "floor.kit",
                     day.plan().kit().gymName(),
                     implement.made() == Implement.Made.FREELY
                             ? words.madeWith(implement, "")
                             : known.fit().loading().kit().bar().name());
+            return day.plan()
+                    .kit()
+                    .safetyHeight(variation)
+                    .map(height -> words.say("floor.kit.safeties", kit, height))
+                    .orElse(kit);
         }
 
         private FloorView.DoneLine doneLine(DoneSet d, MassUnit unit) {

@@ -3,6 +3,7 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.UnitSlip;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
@@ -11,9 +12,18 @@ import java.util.UUID;
 /**
  * A set as it was sent from the floor, all text until it has been read.
  *
+ * @param sure the load the lifter stands by although it looks like the other unit
  * @param error the code of what is wrong with it, or null
  */
-record SetForm(String task, String token, String load, String reps, String effort, boolean correct, String error) {
+record SetForm(
+        String task,
+        String token,
+        String load,
+        String sure,
+        String reps,
+        String effort,
+        boolean correct,
+        String error) {
 
     private static final Mass MOST = Mass.ofKg(1000);
 
@@ -23,7 +33,8 @@ record SetForm(String task, String token, String load, String reps, String effor
         private final transient SetForm form;
 
         Refused(SetForm form, String error) {
-            this.form = new SetForm(form.task, form.token, form.load, form.reps, form.effort, form.correct, error);
+            this.form = new SetForm(
+                    form.task, form.token, form.load, form.load, form.reps, form.effort, form.correct, error);
         }
 
         SetForm form() {
@@ -43,6 +54,12 @@ record SetForm(String task, String token, String load, String reps, String effor
     /** The set that was sent, for the task it answers. */
     DoneSet read(Task planned, MassUnit unit) throws Refused {
         Mass mass = readLoad(unit);
+        if (!load.equals(sure)
+                && planned.loading()
+                        .filter(made -> UnitSlip.isSuspected(mass, made.total()))
+                        .isPresent()) {
+            throw new Refused(this, "unit");
+        }
         Effort rated = readEffort();
         int done = readReps();
         if (rated instanceof Effort.Missed && done >= planned.reps()) {

@@ -48,6 +48,11 @@ public final class AtHand {
         return contents().gym().name();
     }
 
+    /** Where safeties stand for the bar a lift is done with, when that is not where they usually do. */
+    public Optional<String> safetyHeight(Variation variation) {
+        return contents().gym().holder(variation.need()).flatMap(Gym.Holder::safetyHeight);
+    }
+
     /** The loads for a lift; empty when the gym has nothing for it. */
     public Optional<Loads> loads(Variation variation) {
         return known.computeIfAbsent(variation.lift(), lift -> contents().gym().loads(variation.need(), loaders));

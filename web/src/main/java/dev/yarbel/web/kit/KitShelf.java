@@ -109,6 +109,7 @@ public class KitShelf {
             piece.mass = holder.mass();
             piece.madeFor = holder.madeFor().orElse(null);
             piece.fitForPins = holder.fitForPins();
+            piece.safetyHeight = holder.safetyHeight().orElse(null);
             pieces.save(piece);
         }
         gym.plates().entrySet().stream()

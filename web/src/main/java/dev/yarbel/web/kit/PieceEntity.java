@@ -134,7 +134,8 @@ class PieceEntity {
     }
 
     Gym.Holder holder() {
-        return new Gym.Holder(implement, name, mass, Optional.ofNullable(madeFor), fitForPins);
+        return new Gym.Holder(
+                implement, name, mass, Optional.ofNullable(madeFor), fitForPins, Optional.ofNullable(safetyHeight));
     }
 
     Gym.Piece piece() {

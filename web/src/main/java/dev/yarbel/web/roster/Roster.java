@@ -118,7 +118,7 @@ public class Roster implements LifterChooser {
 
     /** A lifter of a club, for work that nobody in particular asked for. */
     public LifterCard lifterOfClub(long clubId, long id) {
-        return lifters.findByClubIdAndId(clubId, id).map(Lifter::card).orElseThrow(NotFoundException::new);
+        return opened(clubId, null, id).map(Opened::card).orElseThrow(NotFoundException::new);
     }
 
     /** A lifter, what aches, and what they last weighed. */
@@ -134,8 +134,11 @@ public class Roster implements LifterChooser {
         if (!self && !person.isCoach()) {
             return Optional.empty();
         }
-        List<Object[]> rows =
-                lifters.findWithAches(person.clubId(), self ? null : Long.valueOf(person.accountId()), id);
+        return opened(person.clubId(), self ? null : Long.valueOf(person.accountId()), id);
+    }
+
+    private Optional<Opened> opened(long clubId, Long coachId, long id) {
+        List<Object[]> rows = lifters.findWithAches(clubId, coachId, id);
         return rows.stream()
                 .findFirst()
                 .map(row -> new Opened(

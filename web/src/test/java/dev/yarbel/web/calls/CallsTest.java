@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -28,6 +29,7 @@ import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.roster.Roster;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -66,6 +68,9 @@ class CallsTest {
     private SlipWriter writer;
 
     @Autowired
+    private Roster roster;
+
+    @Autowired
     private JdbcClient jdbc;
 
     private TestClub club;
@@ -89,7 +94,7 @@ class CallsTest {
     }
 
     private long openSlip() {
-        return slips.queue(club.coach).get(0).id();
+        return queue().get(0).id();
     }
 
     private ResultActions answer(long id, String how, String shown, String... parameters) throws Exception {
@@ -114,6 +119,10 @@ class CallsTest {
         return matcher.group(1);
     }
 
+    private List<SlipLine> queue() {
+        return slips.queue(club.coach, roster.choices(club.coach));
+    }
+
     @Test
     void aSessionThatPartsEstimateAndWorkingMaxOpensASlipWithEverythingItWouldChange() throws Exception {
         // a single at 220 to the limit: 200 → about 217.7; the cap lets 200 rise by 5
@@ -134,15 +143,38 @@ class CallsTest {
     @Test
     void aSessionAsExpectedOpensNone() throws Exception {
         lift(187, "8", Optional.empty());
-        assertThat(slips.queue(club.coach)).isEmpty();
+        assertThat(queue()).isEmpty();
         mvc.perform(get("/calls").with(club.asCoach()))
                 .andExpect(content().string(containsString("No decision waits")));
     }
 
     @Test
+    void anOpenAcheThatTheLiftLoadsForbidsARiseAndSaysSo() throws Exception {
+        lift(215, "7", Optional.empty());
+        long id = openSlip();
+        jdbc.sql(
+                        "insert into ache (club_id, lifter_id, place, words, since) values (?, ?, 'KNEE', 'left', '2026-03-01')")
+                .param(club.lifter.clubId())
+                .param(club.lifter.id())
+                .update();
+        mvc.perform(get("/calls/" + id).with(club.asCoach()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("No rise while something hurts"),
+                                containsString("left"),
+                                not(containsString("Take it")))));
+        // a place the squat does not load forbids nothing
+        jdbc.sql("update ache set place = 'ELBOW' where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        mvc.perform(get("/calls/" + id).with(club.asCoach()))
+                .andExpect(content().string(containsString("Take it")));
+    }
+
+    @Test
     void painMeansNoRise() throws Exception {
         lift(220, "10", Optional.of("left knee"));
-        assertThat(slips.queue(club.coach)).isEmpty();
+        assertThat(queue()).isEmpty();
     }
 
     @Test
@@ -166,7 +198,7 @@ class CallsTest {
                 .andExpect(content().string(containsString("160 kg")));
         mvc.perform(get(club.url("/book")).with(club.asLifter()))
                 .andExpect(content().string(allOf(containsString("Call taken"), containsString("moved well"))));
-        assertThat(slips.queue(club.coach)).isEmpty();
+        assertThat(queue()).isEmpty();
     }
 
     @Test
@@ -191,7 +223,7 @@ class CallsTest {
                                     containsString("value=\"" + own + "\""),
                                     containsString("value=\"because\""))));
         }
-        assertThat(slips.queue(club.coach)).hasSize(1);
+        assertThat(queue()).hasSize(1);
     }
 
     @Test
@@ -200,7 +232,7 @@ class CallsTest {
         answer(openSlip(), "leave", "").andExpect(flash().attribute("notice", containsString("Left as it was")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
         assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_LEFT);
-        assertThat(slips.queue(club.coach)).isEmpty();
+        assertThat(queue()).isEmpty();
     }
 
     @Test
@@ -271,7 +303,7 @@ class CallsTest {
         writer.on(new SessionFinished(club.lifter.clubId(), club.lifter.id(), session));
         answer(openSlip(), "leave", "");
         writer.on(new SessionFinished(club.lifter.clubId(), club.lifter.id(), session));
-        assertThat(slips.queue(club.coach)).isEmpty();
+        assertThat(queue()).isEmpty();
     }
 
     @Test
@@ -288,7 +320,7 @@ class CallsTest {
                             .param("shown", "x"))
                     .andExpect(status().isNotFound());
         }
-        assertThat(slips.queue(club.coach)).hasSize(1);
+        assertThat(queue()).hasSize(1);
     }
 
     @Test

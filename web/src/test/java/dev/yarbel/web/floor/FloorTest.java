@@ -10,6 +10,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.Clubs4Tests;
@@ -197,6 +198,20 @@ class FloorTest {
                                 containsString("value=\"" + load + "\""),
                                 containsString("value=\"" + reps + "\""))));
         assertThat(logged()).hasSize(1);
+    }
+
+    @Test
+    void aLoadThatLooksLikeTheOtherUnitIsAskedAboutAndLoggedWhenStoodBy() throws Exception {
+        // 75 % of 200 kg is 150 kg, and 150 kg are 331 lb
+        log("C.1", "331", "5", "8")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("is the unit right?"), containsString("name=\"sure\" value=\"331\""))));
+        assertThat(logged()).isEmpty();
+        mvc.perform(set("C.1", UUID.randomUUID().toString(), "331", "5", "8").param("sure", "331"))
+                .andExpect(status().isFound());
+        assertThat(logged().get(0).set().load()).isEqualTo(Mass.ofKg(331));
     }
 
     @Test

@@ -246,6 +246,16 @@ class KitTest {
     }
 
     @Test
+    void otherSafetyHeightsAreSaidOnTheFloor() throws Exception {
+        long bar = jdbc.sql("select id from piece where gym_id = ? and shelf = 'BARS'")
+                .param(club.gym)
+                .query(Long.class)
+                .single();
+        send("/kit/pieces/" + bar, "implement", "BARBELL", "name", "bar", "mass", "20", "safety-height", "hole 9");
+        look(club.url("/floor")).andExpect(content().string(containsString("bar, Gym; safeties at hole 9")));
+    }
+
+    @Test
     void aGymInUseStaysOpen() throws Exception {
         send(gym() + "/close")
                 .andExpect(status().isUnprocessableContent())

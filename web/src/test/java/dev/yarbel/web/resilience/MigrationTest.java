@@ -41,4 +41,35 @@ class MigrationTest {
                     .isOne();
         }
     }
+
+    @Test
+    void aKitOfBeforeIsAGymWithItsBarAndAStartIsAMax() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_migration_kit")) {
+            migrate(database, "8");
+            database.execute("""
+                    insert into club (name, zone) values ('Old', 'UTC');
+                    insert into account (club_id, username, name, password_hash, role) values (1, 'o', 'O', 'x', 'COACH');
+                    insert into kit (club_id, name, bar_name, bar_mass, collars) values
+                      (1, 'Shed', '20 kg bar', 20, 5), (1, 'Loft', '45 lb bar', 20.41165665, 0);
+                    insert into kit_plate (club_id, kit_id, figure, cast_in, pairs) values
+                      (1, 1, 25, 'KG', 4), (1, 2, 45, 'LB', 3);
+                    insert into lifter (club_id, name, coach_id, kit_id, unit, rounding, share_of_estimate)
+                      values (1, 'L', 1, 2, 'LB', 'DOWN', 95);
+                    insert into lift_numbers (club_id, lifter_id, lift, working_max, starting_max, starting_on)
+                      values (1, 1, 'squat', 180, 200, '2026-01-05')""");
+            migrate(database, "latest");
+            assertThat(database.count("select count(*) from gym where name = 'Loft' and unit = 'LB'"))
+                    .isOne();
+            assertThat(database.count("""
+                    select count(*) from piece p join gym g on g.id = p.gym_id where
+                      g.name = 'Shed' and shelf = 'BARS' and p.name = '20 kg bar' and mass = 20 and implement = 'BARBELL'
+                      or g.name = 'Shed' and shelf = 'PLATES' and mass = 25 and count = 8
+                      or g.name = 'Loft' and shelf = 'PLATES' and mass = 20.41165665 and count = 6 and p.unit = 'LB'""")).isEqualTo(3);
+            assertThat(database.count("select count(*) from lifter_gym where lifter_id = 1 and gym_id = 2"))
+                    .isOne();
+            assertThat(database.count("""
+                    select count(*) from recorded_max where kind = 'TESTED' and load = 200 and unit = 'LB'
+                      and on_date = '2026-01-05'""")).isOne();
+        }
+    }
 }
