@@ -1,8 +1,6 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
-import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
@@ -13,7 +11,6 @@ import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
@@ -25,7 +22,6 @@ import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -39,7 +35,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** A lifter's lifts, one by one: what is known of each, what a share of it would hang on, and how a novice starts. */
+/** A lifter's lifts, one by one: what is known of each, and what a share of it would hang on. */
 @Controller
 @RequestMapping("/lifters/{id}/book/lifts")
 class LiftsController {
@@ -301,92 +297,5 @@ class LiftsController {
                 () -> starting.setUp(coach, lifter, variation, new Typed(typed)),
                 response,
                 model);
-    }
-
-    @GetMapping("/{lift}/start")
-    String start(
-            @AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable String lift, Model model) {
-        return start(person, roster.lifter(person, id), lift, FormState.NONE, model);
-    }
-
-    private String start(Person person, LifterCard lifter, String key, FormState state, Model model) {
-        Standing standing = book.standing(lifter);
-        Variation variation = standing.variation(key);
-        AtHand kit = kits.usual(lifter);
-        Optional<Loads> loads = kit.loads(variation);
-        List<TestSetEntity> sets = starting.test(person, lifter, variation.lift());
-        frame(person, lifter, standing, kit, state, model);
-        model.addAttribute("aches", lifter.aching(variation.lift(), standing.catalogue()));
-        model.addAttribute("liftName", words.lift(variation.lift()));
-        model.addAttribute("variation", variation);
-        model.addAttribute("sets", sets);
-        model.addAttribute("gymName", kit.gymName());
-        loads.ifPresent(there -> {
-            NoviceStart.Step step = NoviceStart.next(
-                    sets.stream().map(TestSetEntity::set).toList(),
-                    there,
-                    standing.of(variation.lift())
-                            .orElseGet(() -> LiftStanding.none(variation.lift()))
-                            .curve());
-            model.addAttribute("test", TestView.of(step, there));
-        });
-        return "book/start";
-    }
-
-    @PostMapping("/{lift}/start/sets")
-    String testSet(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        try {
-            starting.testSet(coach, lifter, variation.lift(), new Typed(typed));
-            return "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start";
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return start(coach, lifter, lift, FormState.of("test", typed, unreadable, words), model);
-        }
-    }
-
-    @PostMapping("/{lift}/start/back")
-    String takeBack(@AuthenticationPrincipal Person coach, @PathVariable long id, @PathVariable String lift) {
-        LifterCard lifter = roster.lifter(coach, id);
-        starting.takeBack(coach, lifter, starting.variation(lifter, lift).lift());
-        return "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start";
-    }
-
-    @PostMapping("/{lift}/start/end")
-    String endTest(@AuthenticationPrincipal Person coach, @PathVariable long id, @PathVariable String lift) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        starting.endTest(coach, lifter, variation, loads(lifter, variation));
-        return "redirect:/lifters/" + id + "/book/lifts/" + lift;
-    }
-
-    @PostMapping("/{lift}/start/good-for")
-    String goodFor(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        try {
-            starting.goodFor(coach, lifter, variation, loads(lifter, variation), new Typed(typed));
-            return "redirect:/lifters/" + id + "/book/lifts/" + lift;
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return start(coach, lifter, lift, FormState.of("good-for", typed, unreadable, words), model);
-        }
-    }
-
-    private Loads loads(LifterCard lifter, Variation variation) {
-        return kits.usual(lifter).loads(variation).orElseThrow(NotFoundException::new);
     }
 }

@@ -1,10 +1,7 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
-import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
@@ -49,7 +46,6 @@ public class StartingNumbers {
     private final RecordedMaxRepository maxes;
     private final OwnVariationRepository variations;
     private final SetUpRepository setUps;
-    private final TestSetRepository testSets;
     private final KitShelf kits;
     private final Ledger ledger;
     private final Words words;
@@ -61,7 +57,6 @@ public class StartingNumbers {
             RecordedMaxRepository maxes,
             OwnVariationRepository variations,
             SetUpRepository setUps,
-            TestSetRepository testSets,
             KitShelf kits,
             Ledger ledger,
             Words words,
@@ -71,7 +66,6 @@ public class StartingNumbers {
         this.maxes = maxes;
         this.variations = variations;
         this.setUps = setUps;
-        this.testSets = testSets;
         this.kits = kits;
         this.ledger = ledger;
         this.words = words;
@@ -157,6 +151,29 @@ public class StartingNumbers {
                 .loads(catalogue.of(lift))
                 .map(loads -> loads.round(mass, Rounding.NEAREST))
                 .orElse(mass);
+    }
+
+    /** Sets down a max that a novice's start found, with what it came from, and makes a working max of it. */
+    void found(Person coach, LifterCard lifter, Lift lift, Mass max, Mass workingMax, String source) {
+        RecordedMax recorded =
+                new RecordedMax(lift, RecordedMax.Kind.ESTIMATED, max, 1, today(coach), Set.of(), words.say(source));
+        boolean known = maxes.newest(lifter.clubId(), lifter.id(), lift)
+                .map(RecordedMaxEntity::max)
+                .filter(recorded::equals)
+                .isPresent();
+        if (!known) {
+            maxes.save(new RecordedMaxEntity(
+                    lifter.clubId(), lifter.id(), recorded, lifter.unit(), coach.personName(), clock.instant()));
+            ledger.write(
+                    coach,
+                    lifter,
+                    ChangeKind.MAX,
+                    List.of(lift.key(), RecordedMax.Kind.ESTIMATED.name(), "1"),
+                    Optional.of(words.say(source)),
+                    "",
+                    words.about(max, lifter.unit()));
+        }
+        workingMax(coach, lifter, row(lifter, lift), workingMax);
     }
 
     private void workingMax(Person coach, LifterCard lifter, LiftNumbersEntity row, Mass max) {
@@ -327,76 +344,5 @@ public class StartingNumbers {
         }
         String key = "own-" + plain;
         return new Lift(key.substring(0, Math.min(40, key.length())));
-    }
-
-    /** The sets of today's guided test of a lift. */
-    @Transactional(readOnly = true)
-    List<TestSetEntity> test(Person person, LifterCard lifter, Lift lift) {
-        return testSets.findByClubIdAndLifterIdAndLiftAndOnDateOrderByNumber(
-                lifter.clubId(), lifter.id(), lift, today(person));
-    }
-
-    /** Keeps one set of the guided test. */
-    void testSet(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        Mass load = typed.read("load", text -> Reading.mass(text, lifter.unit()));
-        Effort effort = typed.read("effort", text -> {
-            try {
-                return Effort.parse(text);
-            } catch (IllegalArgumentException none) {
-                throw new UnreadableException("set.error.effort");
-            }
-        });
-        int number = typed.read("number", text -> Reading.number(text, 1, NoviceStart.MOST_SETS));
-        if (test(coach, lifter, lift).size() == number - 1) {
-            testSets.save(new TestSetEntity(
-                    lifter.clubId(), lifter.id(), lift, today(coach), number, new NoviceStart.TestSet(load, effort)));
-        }
-    }
-
-    /** Takes back the last set of today's test. */
-    void takeBack(Person coach, LifterCard lifter, Lift lift) {
-        List<TestSetEntity> sets = test(coach, lifter, lift);
-        if (!sets.isEmpty()) {
-            testSets.delete(sets.get(sets.size() - 1));
-        }
-    }
-
-    /** Ends the test: what it found is set down, and becomes the working max. */
-    void endTest(Person coach, LifterCard lifter, Variation variation, Loads loads) {
-        List<NoviceStart.TestSet> sets = test(coach, lifter, variation.lift()).stream()
-                .map(TestSetEntity::set)
-                .toList();
-        LiftNumbersEntity row = row(lifter, variation.lift());
-        NoviceStart.Step step = NoviceStart.next(sets, loads, row.curve());
-        if (step instanceof NoviceStart.Step.Over over) {
-            found(coach, lifter, row, over.max(), over.workingMax(), "book.source.test");
-        } else if (step instanceof NoviceStart.Step.Ended ended) {
-            found(coach, lifter, row, ended.atLeast(), ended.workingMax(), "book.source.test");
-        }
-    }
-
-    /** Starts from a load good for 15 to 20 repetitions. */
-    void goodFor(Person coach, LifterCard lifter, Variation variation, Loads loads, Typed typed) {
-        Mass load = typed.read("good", text -> Reading.mass(text, lifter.unit()));
-        Mass workingMax = NoviceStart.workingMax(load, loads);
-        LiftNumbersEntity row = row(lifter, variation.lift());
-        found(coach, lifter, row, workingMax, workingMax, "book.source.good-for");
-    }
-
-    private void found(
-            Person coach, LifterCard lifter, LiftNumbersEntity row, Mass max, Mass workingMax, String source) {
-        RecordedMax recorded = new RecordedMax(
-                row.lift(), RecordedMax.Kind.ESTIMATED, max, 1, today(coach), Set.of(), words.say(source));
-        maxes.save(new RecordedMaxEntity(
-                lifter.clubId(), lifter.id(), recorded, lifter.unit(), coach.personName(), clock.instant()));
-        ledger.write(
-                coach,
-                lifter,
-                ChangeKind.MAX,
-                List.of(row.lift().key(), RecordedMax.Kind.ESTIMATED.name(), "1"),
-                Optional.of(words.say(source)),
-                "",
-                words.about(max, lifter.unit()));
-        workingMax(coach, lifter, row, workingMax);
     }
 }

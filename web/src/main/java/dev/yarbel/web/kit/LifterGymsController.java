@@ -23,12 +23,14 @@ class LifterGymsController {
 
     private final Roster roster;
     private final Gyms gyms;
+    private final LifterGyms own;
     private final KitShelf shelf;
     private final Words words;
 
-    LifterGymsController(Roster roster, Gyms gyms, KitShelf shelf, Words words) {
+    LifterGymsController(Roster roster, Gyms gyms, LifterGyms own, KitShelf shelf, Words words) {
         this.roster = roster;
         this.gyms = gyms;
+        this.own = own;
         this.shelf = shelf;
         this.words = words;
     }
@@ -54,7 +56,7 @@ class LifterGymsController {
 
     private String page(Person person, LifterCard lifter, Model model) {
         model.addAttribute("lifter", lifter);
-        model.addAttribute("own", gyms.own(lifter));
+        model.addAttribute("own", own.own(lifter));
         model.addAttribute("gyms", gyms.all(person.clubId()));
         return "kit/lifter-gyms";
     }
@@ -64,11 +66,11 @@ class LifterGymsController {
             @AuthenticationPrincipal Person person,
             @PathVariable long id,
             @RequestParam long gym,
-            @RequestParam Gyms.Training how,
+            @RequestParam LifterGyms.Training how,
             HttpServletResponse response,
             Model model) {
         try {
-            gyms.train(person, roster.lifter(person, id), gym, how);
+            own.train(person, roster.lifter(person, id), gym, how);
         } catch (UnreadableException unreadable) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", words.say(unreadable.code(), unreadable.parts()));
@@ -84,7 +86,7 @@ class LifterGymsController {
             @PathVariable long id,
             @PathVariable long gym,
             @RequestParam(defaultValue = "") String bar) {
-        gyms.takesBar(person, roster.lifter(person, id), gym, bar);
+        own.takesBar(person, roster.lifter(person, id), gym, bar);
         return "redirect:/lifters/" + id + "/gyms";
     }
 
@@ -97,7 +99,7 @@ class LifterGymsController {
             @RequestParam long gym,
             @RequestParam int day,
             @RequestParam int week) {
-        gyms.trainOn(roster.lifter(person, id), on, gym);
+        own.trainOn(person, roster.lifter(person, id), on, gym);
         return "redirect:/lifters/" + id + "/floor?day=" + day + "&week=" + week;
     }
 }
