@@ -91,7 +91,7 @@ public final class PageLoad {
         }
         ExecutorService pool = Executors.newFixedThreadPool(CONNECTIONS);
         System.out.printf(
-                Locale.ROOT, "%-26s %10s %10s %10s %12s%n", "page", "median ms", "p99 ms", "statements", "bytes");
+                Locale.ROOT, "%-30s %10s %10s %10s %12s%n", "page", "median ms", "p99 ms", "statements", "bytes");
         for (int p = 0; p < pages.size(); p++) {
             String page = pages.get(p);
             visit(pool, coaches, page, WARM_UP);
@@ -99,7 +99,7 @@ public final class PageLoad {
             Arrays.sort(millis);
             System.out.printf(
                     Locale.ROOT,
-                    "%-26s %10.1f %10.1f %10s %12d%n",
+                    "%-30s %10.1f %10.1f %10s %12d%n",
                     page,
                     millis[millis.length / 2],
                     millis[(int) Math.ceil(millis.length * 0.99) - 1],
