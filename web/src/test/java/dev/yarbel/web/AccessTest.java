@@ -125,13 +125,9 @@ class AccessTest {
             entry("GET /lifters/{id}/book/lifts", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/book/lifts", May.THEIR_COACH),
             entry("GET /lifters/{id}/book/lifts/{lift}", May.LIFTER_AND_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/maxes", May.THEIR_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/working-max", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/{part}", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/maxes/{max}/remove", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/maxes/{max}/restore", May.THEIR_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/mastery", May.THEIR_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/ratio", May.THEIR_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/set-up", May.THEIR_COACH),
             entry("GET /lifters/{id}/book/lifts/{lift}/start", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/start/sets", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/start/back", May.THEIR_COACH),
@@ -201,6 +197,7 @@ class AccessTest {
         variables.put("code", "sleep");
         variables.put("lift", "front-squat");
         variables.put("day", 0);
+        variables.put("part", "ratio");
         variables.put("token", "none");
         variables.put("measurement", one("select max(id) from measurement where lifter_id = ?", id));
         variables.put("note", one("select max(id) from lifter_note where lifter_id = ?", id));

@@ -3,7 +3,6 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Consistency;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
@@ -11,6 +10,8 @@ import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
+import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
@@ -24,6 +25,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -46,6 +48,7 @@ class LiftsController {
     private final SetUps setUps;
     private final KitShelf kits;
     private final StripSource strips;
+    private final Forms forms;
     private final Words words;
     private final Clock clock;
 
@@ -56,6 +59,7 @@ class LiftsController {
             SetUps setUps,
             KitShelf kits,
             StripSource strips,
+            Forms forms,
             Words words,
             Clock clock) {
         this.roster = roster;
@@ -64,6 +68,7 @@ class LiftsController {
         this.setUps = setUps;
         this.kits = kits;
         this.strips = strips;
+        this.forms = forms;
         this.words = words;
         this.clock = clock;
     }
@@ -105,13 +110,13 @@ class LiftsController {
             HttpServletResponse response,
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
-        try {
-            Lift lift = starting.add(coach, lifter, new Typed(typed));
-            return "redirect:/lifters/" + id + "/book/lifts/" + lift.key();
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return lifts(coach, lifter, FormState.of("own", typed, unreadable, words), model);
-        }
+        return forms.sendTo(
+                "own",
+                typed,
+                values -> "redirect:/lifters/" + id + "/book/lifts/"
+                        + starting.add(coach, lifter, values).key(),
+                state -> lifts(coach, lifter, state, model),
+                response);
     }
 
     /** @param share what is asked of every reference, in percent */
@@ -154,65 +159,34 @@ class LiftsController {
         return "book/lift";
     }
 
-    /** Does the work and goes back to the lift's page, or shows the form again with what is wrong in it. */
-    private String attempt(
-            Person coach,
-            LifterCard lifter,
-            String lift,
-            String form,
-            Map<String, String> typed,
-            Runnable work,
-            HttpServletResponse response,
-            Model model) {
-        try {
-            work.run();
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(coach, lifter, lift, Percent.of(75), FormState.of(form, typed, unreadable, words), model);
-        }
-        return "redirect:/lifters/" + lifter.id() + "/book/lifts/" + lift;
-    }
-
-    @PostMapping("/{lift}/maxes")
-    String max(
+    /** Keeps one part of what is known of a lift. */
+    @PostMapping("/{lift}/{part}")
+    String keep(
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
             @PathVariable String lift,
+            @PathVariable String part,
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
         Variation variation = starting.variation(lifter, lift);
-        return attempt(
-                coach,
-                lifter,
-                lift,
-                "max",
+        Consumer<Typed> work =
+                switch (part) {
+                    case "max" -> values -> starting.max(coach, lifter, variation.lift(), values);
+                    case "working-max" -> values -> starting.workingMax(coach, lifter, variation.lift(), values);
+                    case "mastery" -> values -> starting.mastery(coach, lifter, variation.lift(), values);
+                    case "ratio" -> values -> starting.ratio(coach, lifter, variation, values);
+                    case "set-up" -> values -> starting.setUp(coach, lifter, variation, values);
+                    default -> throw new NotFoundException();
+                };
+        return forms.send(
+                part,
                 typed,
-                () -> starting.max(coach, lifter, variation.lift(), new Typed(typed)),
-                response,
-                model);
-    }
-
-    @PostMapping("/{lift}/working-max")
-    String workingMax(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        return attempt(
-                coach,
-                lifter,
-                lift,
-                "working-max",
-                typed,
-                () -> starting.workingMax(coach, lifter, variation.lift(), new Typed(typed)),
-                response,
-                model);
+                work,
+                "redirect:/lifters/" + id + "/book/lifts/" + lift,
+                state -> page(coach, lifter, lift, Percent.of(75), state, model),
+                response);
     }
 
     @PostMapping("/maxes/{max}/remove")
@@ -234,68 +208,5 @@ class LiftsController {
         starting.struck(coach, lifter, max, false);
         return "redirect:/lifters/" + id + "/book/lifts/"
                 + starting.liftOf(lifter, max).key();
-    }
-
-    @PostMapping("/{lift}/mastery")
-    String mastery(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        return attempt(
-                coach,
-                lifter,
-                lift,
-                "mastery",
-                typed,
-                () -> starting.mastery(coach, lifter, variation.lift(), new Typed(typed)),
-                response,
-                model);
-    }
-
-    @PostMapping("/{lift}/ratio")
-    String ratio(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        return attempt(
-                coach,
-                lifter,
-                lift,
-                "ratio",
-                typed,
-                () -> starting.ratio(coach, lifter, variation, new Typed(typed)),
-                response,
-                model);
-    }
-
-    @PostMapping("/{lift}/set-up")
-    String setUp(
-            @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
-            @PathVariable String lift,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
-        Variation variation = starting.variation(lifter, lift);
-        return attempt(
-                coach,
-                lifter,
-                lift,
-                "set-up",
-                typed,
-                () -> starting.setUp(coach, lifter, variation, new Typed(typed)),
-                response,
-                model);
     }
 }

@@ -6,10 +6,9 @@ import dev.yarbel.core.lift.Variation;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Typed;
-import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
@@ -19,7 +18,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,6 +38,7 @@ class NoviceStartController {
     private final NoviceTests tests;
     private final KitShelf kits;
     private final StripSource strips;
+    private final Forms forms;
     private final Words words;
     private final Clock clock;
 
@@ -50,6 +49,7 @@ class NoviceStartController {
             NoviceTests tests,
             KitShelf kits,
             StripSource strips,
+            Forms forms,
             Words words,
             Clock clock) {
         this.roster = roster;
@@ -58,6 +58,7 @@ class NoviceStartController {
         this.tests = tests;
         this.kits = kits;
         this.strips = strips;
+        this.forms = forms;
         this.words = words;
         this.clock = clock;
     }
@@ -106,13 +107,13 @@ class NoviceStartController {
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
         Variation variation = starting.variation(lifter, lift);
-        try {
-            tests.testSet(coach, lifter, variation.lift(), new Typed(typed));
-            return "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start";
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return start(coach, lifter, lift, FormState.of("test", typed, unreadable, words), model);
-        }
+        return forms.send(
+                "test",
+                typed,
+                values -> tests.testSet(coach, lifter, variation.lift(), values),
+                "redirect:/lifters/" + id + "/book/lifts/" + lift + "/start",
+                state -> start(coach, lifter, lift, state, model),
+                response);
     }
 
     @PostMapping("/back")
@@ -140,13 +141,13 @@ class NoviceStartController {
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
         Variation variation = starting.variation(lifter, lift);
-        try {
-            tests.goodFor(coach, lifter, variation, loads(lifter, variation), new Typed(typed));
-            return "redirect:/lifters/" + id + "/book/lifts/" + lift;
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return start(coach, lifter, lift, FormState.of("good-for", typed, unreadable, words), model);
-        }
+        return forms.send(
+                "good-for",
+                typed,
+                values -> tests.goodFor(coach, lifter, variation, loads(lifter, variation), values),
+                "redirect:/lifters/" + id + "/book/lifts/" + lift,
+                state -> start(coach, lifter, lift, state, model),
+                response);
     }
 
     private Loads loads(LifterCard lifter, Variation variation) {

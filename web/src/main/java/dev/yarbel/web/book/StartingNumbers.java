@@ -29,8 +29,11 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -276,10 +279,13 @@ public class StartingNumbers {
 
     /** Keeps the figures of a set-up card. */
     public void setUp(Person coach, LifterCard lifter, Variation variation, Typed typed) {
+        Map<SetUpMeasure, SetUpEntity> card =
+                setUps.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
+                        .filter(figure -> figure.lift().equals(variation.lift()))
+                        .collect(Collectors.toMap(SetUpEntity::measure, Function.identity()));
         for (SetUpMeasure measure : variation.measures()) {
             Optional<String> figure = typed.readIfAny(measure.name(), text -> Reading.words(text, 40));
-            Optional<SetUpEntity> kept = setUps.findByClubIdAndLifterIdAndLiftAndMeasure(
-                    lifter.clubId(), lifter.id(), variation.lift(), measure);
+            Optional<SetUpEntity> kept = Optional.ofNullable(card.get(measure));
             String before = kept.map(SetUpEntity::figure).orElse("");
             if (!before.equals(figure.orElse(""))) {
                 if (figure.isEmpty()) {

@@ -14,10 +14,13 @@ interface GymRepository extends Repository<GymEntity, Long> {
 
     Optional<GymEntity> findByClubIdAndId(long clubId, long id);
 
-    /** A gym and each piece in it; one row without a piece for an empty gym. */
+    /** How many of these gyms are open. */
+    long countByClubIdAndIdInAndRemovedAtIsNull(long clubId, Collection<Long> ids);
+
+    /** An open gym and each piece in it; one row without a piece for an empty gym. */
     @Query("""
             select g, p from GymEntity g left join PieceEntity p on p.gymId = g.id and p.removedAt is null
-            where g.clubId = :clubId and g.id = :id order by p.id""")
+            where g.clubId = :clubId and g.id = :id and g.removedAt is null order by p.id""")
     List<Object[]> findWithPieces(long clubId, long id);
 
     /**

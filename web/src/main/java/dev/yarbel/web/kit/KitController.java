@@ -1,6 +1,7 @@
 package dev.yarbel.web.kit;
 
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
@@ -14,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -36,12 +38,14 @@ class KitController {
     private final Gyms gyms;
     private final Trial trial;
     private final LiftNames liftNames;
+    private final Forms forms;
     private final Words words;
 
-    KitController(Gyms gyms, Trial trial, LiftNames liftNames, Words words) {
+    KitController(Gyms gyms, Trial trial, LiftNames liftNames, Forms forms, Words words) {
         this.gyms = gyms;
         this.trial = trial;
         this.liftNames = liftNames;
+        this.forms = forms;
         this.words = words;
     }
 
@@ -106,19 +110,21 @@ class KitController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        try {
-            return "redirect:/kit/" + gyms.addGym(person, new Typed(typed));
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            FormState state = FormState.of("new-gym", typed, unreadable, words);
-            List<GymEntity> all = gyms.all(person.clubId());
-            if (!all.isEmpty()) {
-                return page(person, gyms.stock(person.clubId(), all.get(0).id()), state, model);
-            }
-            model.addAttribute("gyms", all);
-            model.addAttribute("state", state);
-            return "kit/kit";
-        }
+        return forms.sendTo(
+                "new-gym",
+                typed,
+                values -> "redirect:/kit/" + gyms.addGym(person, values),
+                state -> {
+                    List<GymEntity> all = gyms.all(person.clubId());
+                    if (!all.isEmpty()) {
+                        return page(
+                                person, gyms.stock(person.clubId(), all.get(0).id()), state, model);
+                    }
+                    model.addAttribute("gyms", all);
+                    model.addAttribute("state", state);
+                    return "kit/kit";
+                },
+                response);
     }
 
     /** Does the work and goes back to its part of the page, or shows the form again with what is wrong in it. */
@@ -127,16 +133,16 @@ class KitController {
             long gym,
             String form,
             Map<String, String> typed,
-            Runnable work,
+            Consumer<Typed> work,
             HttpServletResponse response,
             Model model) {
-        try {
-            work.run();
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(person, gyms.stock(person.clubId(), gym), FormState.of(form, typed, unreadable, words), model);
-        }
-        return "redirect:/kit/" + gym;
+        return forms.send(
+                form,
+                typed,
+                work,
+                "redirect:/kit/" + gym,
+                state -> page(person, gyms.stock(person.clubId(), gym), state, model),
+                response);
     }
 
     @PostMapping("/{gym}")
@@ -146,7 +152,7 @@ class KitController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        return attempt(person, gym, "gym", typed, () -> gyms.changeGym(person, gym, new Typed(typed)), response, model);
+        return attempt(person, gym, "gym", typed, values -> gyms.changeGym(person, gym, values), response, model);
     }
 
     @PostMapping("/{gym}/close")
@@ -157,15 +163,16 @@ class KitController {
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        try {
-            gyms.closed(person, gym, true);
-            Undo.offer(flash, "/kit/" + gym + "/open");
-            return "redirect:/kit";
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(
-                    person, gyms.stock(person.clubId(), gym), FormState.of("close", typed, unreadable, words), model);
-        }
+        return forms.sendTo(
+                "close",
+                typed,
+                values -> {
+                    gyms.closed(person, gym, true);
+                    Undo.offer(flash, "/kit/" + gym + "/open");
+                    return "redirect:/kit";
+                },
+                state -> page(person, gyms.stock(person.clubId(), gym), state, model),
+                response);
     }
 
     @PostMapping("/{gym}/open")
@@ -184,7 +191,7 @@ class KitController {
             Model model) {
         Shelf on = Reading.find(Shelf.class, shelf.toUpperCase(Locale.ROOT)).orElseThrow(NotFoundException::new);
         return attempt(
-                person, gym, "new-" + shelf, typed, () -> gyms.add(person, gym, on, new Typed(typed)), response, model);
+                person, gym, "new-" + shelf, typed, values -> gyms.add(person, gym, on, values), response, model);
     }
 
     @PostMapping("/pieces/{piece}")
@@ -199,7 +206,7 @@ class KitController {
                 gyms.gymOf(person, piece),
                 "piece-" + piece,
                 typed,
-                () -> gyms.change(person, piece, new Typed(typed)),
+                values -> gyms.change(person, piece, values),
                 response,
                 model);
     }

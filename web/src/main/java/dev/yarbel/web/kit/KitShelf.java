@@ -185,12 +185,14 @@ public class KitShelf {
     /** Has a lifter train in these gyms, the usual one first. */
     @Transactional
     public void trainsIn(LifterCard lifter, List<Long> gymIds) {
+        if (gyms.countByClubIdAndIdInAndRemovedAtIsNull(lifter.clubId(), gymIds) < gymIds.size()) {
+            throw new NotFoundException();
+        }
         List<LifterGym> before = lifterGyms.findByClubIdAndLifterIdOrderByPosition(lifter.clubId(), lifter.id());
         before.stream().filter(gym -> !gymIds.contains(gym.gymId())).forEach(lifterGyms::delete);
         for (int i = 0; i < gymIds.size(); i++) {
             long gymId = gymIds.get(i);
             int place = i;
-            gyms.findByClubIdAndId(lifter.clubId(), gymId).orElseThrow(NotFoundException::new);
             before.stream()
                     .filter(gym -> gym.gymId() == gymId)
                     .findFirst()

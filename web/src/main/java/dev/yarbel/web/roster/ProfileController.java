@@ -2,16 +2,15 @@ package dev.yarbel.web.roster;
 
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.Undo;
-import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.page.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
-import org.springframework.http.HttpStatus;
+import java.util.function.Consumer;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,13 +28,13 @@ class ProfileController {
 
     private final Profiles profiles;
     private final Accounts accounts;
-    private final Words words;
+    private final Forms forms;
     private final Clock clock;
 
-    ProfileController(Profiles profiles, Accounts accounts, Words words, Clock clock) {
+    ProfileController(Profiles profiles, Accounts accounts, Forms forms, Clock clock) {
         this.profiles = profiles;
         this.accounts = accounts;
-        this.words = words;
+        this.forms = forms;
         this.clock = clock;
     }
 
@@ -65,16 +64,10 @@ class ProfileController {
             String form,
             Map<String, String> typed,
             String part,
-            Runnable work,
+            Consumer<Typed> work,
             HttpServletResponse response,
             Model model) {
-        try {
-            work.run();
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(person, id, FormState.of(form, typed, unreadable, words), model);
-        }
-        return back(id, part);
+        return forms.send(form, typed, work, back(id, part), state -> page(person, id, state, model), response);
     }
 
     private static String back(long id, String part) {
@@ -89,14 +82,13 @@ class ProfileController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        Typed values = new Typed(typed);
         return attempt(
                 person,
                 id,
                 code,
                 typed,
                 code,
-                () -> values.read("value", text -> {
+                values -> values.read("value", text -> {
                     profiles.keep(person, id, code, text);
                     return text;
                 }),
@@ -112,8 +104,7 @@ class ProfileController {
             HttpServletResponse response,
             Model model) {
         String form = "BODY_MASS".equals(typed.get("kind")) ? "body-mass" : "measured";
-        return attempt(
-                person, id, form, typed, form, () -> profiles.measure(person, id, new Typed(typed)), response, model);
+        return attempt(person, id, form, typed, form, values -> profiles.measure(person, id, values), response, model);
     }
 
     @PostMapping("/measurements/{measurement}/remove")
@@ -141,8 +132,7 @@ class ProfileController {
             HttpServletResponse response,
             Model model) {
         String form = typed.getOrDefault("kind", "NOTE");
-        return attempt(
-                person, id, form, typed, "notes", () -> profiles.note(person, id, new Typed(typed)), response, model);
+        return attempt(person, id, form, typed, "notes", values -> profiles.note(person, id, values), response, model);
     }
 
     @PostMapping("/notes/{note}/remove")
@@ -170,7 +160,7 @@ class ProfileController {
             HttpServletResponse response,
             Model model) {
         return attempt(
-                person, id, "ache", typed, "aches", () -> profiles.ache(person, id, new Typed(typed)), response, model);
+                person, id, "ache", typed, "aches", values -> profiles.ache(person, id, values), response, model);
     }
 
     @PostMapping("/aches/{ache}/clear")
@@ -187,7 +177,7 @@ class ProfileController {
                 "ache-" + ache,
                 typed,
                 "aches",
-                () -> profiles.clearAche(person, id, ache, new Typed(typed)),
+                values -> profiles.clearAche(person, id, ache, values),
                 response,
                 model);
     }
@@ -218,7 +208,7 @@ class ProfileController {
                 "clearance",
                 typed,
                 "health",
-                () -> profiles.clearHealth(person, id, new Typed(typed)),
+                values -> profiles.clearHealth(person, id, values),
                 response,
                 model);
     }

@@ -3,13 +3,11 @@ package dev.yarbel.web.roster;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.InviteLink;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.Undo;
-import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.page.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -17,7 +15,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,19 +28,21 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class RosterController {
 
+    private static final int LONGEST_NAME = 80;
+
     private final Roster roster;
     private final TakingOn takingOn;
     private final Accounts accounts;
     private final GymChooser gyms;
-    private final Words words;
+    private final Forms forms;
     private final Clock clock;
 
-    RosterController(Roster roster, TakingOn takingOn, Accounts accounts, GymChooser gyms, Words words, Clock clock) {
+    RosterController(Roster roster, TakingOn takingOn, Accounts accounts, GymChooser gyms, Forms forms, Clock clock) {
         this.roster = roster;
         this.takingOn = takingOn;
         this.accounts = accounts;
         this.gyms = gyms;
-        this.words = words;
+        this.forms = forms;
         this.clock = clock;
     }
 
@@ -94,27 +93,22 @@ class RosterController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        Typed values = new Typed(typed);
-        try {
-            String name = values.read("name", text -> Reading.words(text, 80));
-            MassUnit unit = values.read("unit", text -> Reading.choice(MassUnit.class, text));
-            LifterCard lifter = takingOn.takeOn(
-                    person,
-                    name,
-                    unit,
-                    values.readIfAny("gym", text -> (long) Reading.number(text, 1, 999_999)),
-                    values.isTicked("me"),
-                    request,
-                    response);
-            return "redirect:/lifters/" + lifter.id() + "/profile";
-        } catch (UnreadableException unreadable) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(
-                    person,
-                    new Roster.Search("", false, false, "", 0),
-                    FormState.of("take-on", typed, unreadable, words),
-                    model);
-        }
+        return forms.sendTo(
+                "take-on",
+                typed,
+                values -> {
+                    LifterCard lifter = takingOn.takeOn(
+                            person,
+                            values.read("name", text -> Reading.words(text, LONGEST_NAME)),
+                            values.read("unit", text -> Reading.choice(MassUnit.class, text)),
+                            values.readIfAny("gym", text -> (long) Reading.number(text, 1, 999_999)),
+                            values.isTicked("me"),
+                            request,
+                            response);
+                    return "redirect:/lifters/" + lifter.id() + "/profile";
+                },
+                state -> page(person, new Roster.Search("", false, false, "", 0), state, model),
+                response);
     }
 
     @PostMapping("/lifters/{id}/invite")

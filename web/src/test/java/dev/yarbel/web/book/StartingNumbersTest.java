@@ -72,7 +72,7 @@ class StartingNumbersTest {
         String[] fields = new String[6 + more.length];
         System.arraycopy(new String[] {"kind", kind, "load", load, "on", on}, 0, fields, 0, 6);
         System.arraycopy(more, 0, fields, 6, more.length);
-        return send(lift, "/maxes", fields);
+        return send(lift, "/max", fields);
     }
 
     private Document page(String lift) throws Exception {

@@ -263,6 +263,8 @@ class KitTest {
         send("/kit", "name", "Shed", "unit", "LB").andExpect(status().isFound());
         long shed = jdbc.sql("select max(id) from gym").query(Long.class).single();
         send("/kit/" + shed + "/close").andExpect(status().isFound());
+        look("/kit/" + shed).andExpect(status().isNotFound());
+        send(club.url("/gyms"), "gym", "" + shed, "how", "ALSO").andExpect(status().isNotFound());
         look("/kit").andExpect(status().isFound());
         look(gym()).andExpect(content().string(not(containsString("Shed"))));
         send("/kit/" + shed + "/open");
