@@ -108,6 +108,7 @@ class KeyboardTest {
         browser.waitForText("#keys", "take, change or leave the slip");
         browser.assertSound();
         browser.press(Keys.ESCAPE);
+        browser.waitFor(d -> browser.all("#keys[open]").isEmpty());
         // s without a figure asks for one; while typing, single keys are letters
         browser.press("s");
         assertThat(browser.focused("input[name=own]")).isTrue();
