@@ -21,27 +21,6 @@
     }
   });
 
-  // In the sheet, Enter and the arrows keep the cell and go to the one below or above; Escape leaves it.
-  document.addEventListener("keydown", function (event) {
-    var cell = event.target;
-    if (!cell.matches || !cell.matches("input.dose")) {
-      return;
-    }
-    if (event.key === "Escape") {
-      cell.blur();
-    } else if (event.key === "Enter" || event.key === "ArrowDown" || event.key === "ArrowUp") {
-      event.preventDefault();
-      var row = cell.closest("tr");
-      row = event.key === "ArrowUp" ? row.previousElementSibling : row.nextElementSibling;
-      var other = row && doseIn(row, cell.closest("td").cellIndex);
-      if (other) {
-        other.focus();
-        other.select();
-      } else if (event.key === "Enter") {
-        cell.blur();
-      }
-    }
-  });
   function doseIn(row, column) {
     return row.cells[column] && row.cells[column].querySelector("input.dose");
   }
@@ -132,7 +111,6 @@
     var first = rows.map(function (row) { return doseIn(row, column); }).filter(Boolean)[0];
     if (first) {
       first.focus();
-      first.select();
     }
   }
 

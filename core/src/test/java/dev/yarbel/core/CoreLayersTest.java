@@ -32,6 +32,9 @@ class CoreLayersTest {
             "block",
             "session",
             "tally",
+            "progress",
+            "school",
+            "review",
             "adjust");
 
     private static final JavaClasses CORE = new ClassFileImporter()

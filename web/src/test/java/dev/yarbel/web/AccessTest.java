@@ -136,6 +136,22 @@ class AccessTest {
             entry("GET /lifters/{id}/plan", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/days/{day}/preview", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/days/{day}", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/days/{day}/fill", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/change", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/use", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/templates", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/undo", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/gates", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/new", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/new", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/new/template", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/give", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/give", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/print", May.THEIR_COACH),
+            entry("GET /plan/templates", May.ANY_COACH),
+            entry("GET /plan/doses", May.ANY_COACH),
+            entry("POST /plan/templates/{template}/remove", May.COACHES_OF_THE_CLUB),
+            entry("POST /plan/templates/{template}/restore", May.COACHES_OF_THE_CLUB),
             entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/sets", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/finish", May.LIFTER_AND_COACH),
@@ -192,6 +208,8 @@ class AccessTest {
         asCoach(
                 "/floor/sets",
                 Map.of("day", "0", "week", "1", "task", "A.w1", "load", "20", "reps", "5", "effort", "easy"));
+        asCoach("/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
+        variables.put("template", one("select max(id) from plan_template where club_id = ?", club.lifter.clubId()));
         variables.put("gym", club.gym);
         variables.put("shelf", "plates");
         variables.put("code", "sleep");
@@ -276,6 +294,8 @@ class AccessTest {
                 .param("task", "A.1")
                 .param("shown", "100 kg")
                 .param("dose." + club.cell(0, 2), "1 @7")
+                .param("slot", club.cell(0, 0).split("\\.")[0])
+                .param("gate", "LIMIT_PULLS")
                 .param("curve", "epley");
         if (!parts[1].contains("{day}")) {
             request.param("day", "0");

@@ -54,7 +54,7 @@ class JourneyTest {
         String before = browser.text(foot);
 
         // a mark of the strip leads to its day: what is planned to the sheet, at its week
-        assertThat(browser.find(".strip a[href$='plan?day=0#week-4']").getAttribute("aria-label"))
+        assertThat(browser.find(".strip a[href$='&day=0#week-4']").getAttribute("aria-label"))
                 .contains("planned", "of the max");
         assertThat(browser.find(".strip a[href$='floor?day=0&week=0']").getAttribute("aria-label"))
                 .contains("done");

@@ -3,6 +3,7 @@ package dev.yarbel.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
+import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Implement;
@@ -22,10 +23,17 @@ import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.DoseParser;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.progress.Deload;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.school.Purpose;
+import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.tally.Exposure;
+import dev.yarbel.core.tally.Prilepin;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Theme;
 import java.io.IOException;
@@ -90,6 +98,69 @@ class WordsTest {
                         of("change.", ChangeKind.values()),
                         of("change.subject.", ChangeKind.values()),
                         of("strip.mark.done.", Exposure.Judgement.values()),
+                        Arrays.stream(Mark.Kind.values())
+                                .filter(kind -> kind != Mark.Kind.GATED)
+                                .map(kind -> "mark." + kind),
+                        Stream.of("mark.GATED.open", "mark.GATED.closed"),
+                        of("gate.", Gate.values()),
+                        of("gate.missing.", Gate.Missing.values()),
+                        Arrays.stream(School.values())
+                                .map(school -> "school." + school.key())
+                                .flatMap(key ->
+                                        Stream.of(key, key + ".is", key + ".suits", key + ".not", key + ".source")),
+                        of("purpose.", Purpose.values()),
+                        of("deload.", Deload.values()),
+                        Arrays.stream(Phase.values())
+                                .map(phase -> "phase." + phase.name().toLowerCase(Locale.ROOT)),
+                        of("reckoning.zone.name.", Prilepin.Zone.values()),
+                        of("reckoning.zone.", Prilepin.Verdict.values()),
+                        of("reckoning.tonnage.", MassUnit.values()),
+                        of("reference.", Reference.Named.values()),
+                        Stream.of("reference.rep-max", "reference.other"),
+                        Stream.of("same", "steady", "shrinking", "wave", "deload", "backwards")
+                                .map(rule -> "fill.rule." + rule),
+                        Stream.of("SCHEME", "DAY", "BLOCK").map(kind -> "template.kind." + kind),
+                        Stream.of(
+                                        "fill",
+                                        "cells",
+                                        "template",
+                                        "week-insert",
+                                        "week-copy",
+                                        "week-remove",
+                                        "week-earlier",
+                                        "week-later",
+                                        "week-shape",
+                                        "phase-lengthen",
+                                        "slot-add",
+                                        "slot-remove",
+                                        "slot-up",
+                                        "slot-down",
+                                        "slot-set",
+                                        "day-add",
+                                        "day-copy",
+                                        "day-remove",
+                                        "day-earlier",
+                                        "day-later",
+                                        "day-set",
+                                        "block-set",
+                                        "block-shift")
+                                .flatMap(change ->
+                                        Stream.of("", "-undone", "-redone").map(end -> "plan.change." + change + end)),
+                        Stream.of(
+                                        "lifted",
+                                        "gated",
+                                        "overtaken",
+                                        "changed-meanwhile",
+                                        "last-week",
+                                        "no-further",
+                                        "too-long",
+                                        "begun",
+                                        "slot-lifted",
+                                        "gone",
+                                        "too-many-slots",
+                                        "does-not-go",
+                                        "nothing-to-fill")
+                                .map(code -> "plan.refused." + code),
                         Arrays.stream(Theme.values()).map(theme -> "theme." + theme.code()),
                         Stream.of("TAKEN", "CHANGED", "LEFT").map(code -> "calls.answered." + code),
                         Stream.of("easy", "6", "6.5", "7", "7.5", "8", "8.5", "9", "9.5", "10", "missed")

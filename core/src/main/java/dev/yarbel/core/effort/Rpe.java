@@ -51,6 +51,15 @@ public final class Rpe implements Comparable<Rpe> {
         return new Rpe(Integer.parseInt(matcher.group(1)) * 2 + ("5".equals(matcher.group(2)) ? 1 : 0));
     }
 
+    /**
+     * The rating that leaves so many half repetitions: 4 are RPE 8.
+     *
+     * @throws IllegalArgumentException outside 0 to 18
+     */
+    public static Rpe withHalvesLeft(int halvesLeft) {
+        return new Rpe(20 - halvesLeft);
+    }
+
     /** Repetitions in reserve, 10 − RPE, in halves: 4 for RPE 8. */
     public int halvesLeft() {
         return 20 - halves;

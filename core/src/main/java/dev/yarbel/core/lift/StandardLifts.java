@@ -468,6 +468,8 @@ final class StandardLifts {
                         .loads(Tissue.LOW_BACK, Tissue.SHOULDER)
                         .recovery(85)
                         .made(),
+                alone("general-preparation", Implement.BODY, Start.RAISING).made(),
+                alone("lifters-choice", Implement.BODY, Start.RAISING).made(),
                 alone("front-hold", Implement.DUMBBELL, Start.RAISING)
                         .trains(Muscle.SHOULDERS, Muscle.GRIP)
                         .loads(Tissue.SHOULDER, Tissue.WRIST, Tissue.HAND)

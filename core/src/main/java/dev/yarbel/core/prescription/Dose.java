@@ -1,41 +1,36 @@
 package dev.yarbel.core.prescription;
 
-import dev.yarbel.core.measure.Percent;
-import java.time.Duration;
-import java.util.Optional;
+import java.util.List;
+import java.util.stream.Collectors;
 
 /**
- * What a slot asks for in one week: sets of repetitions and what their load hangs on, with rest and tempo if they matter.
+ * What a slot asks for in one week: sets of one kind, or of several done one after the other, such as a top set and its
+ * back-offs.
  *
  * <p>Its text form is the shorthand that coaches type, see {@link DoseParser}; {@link #shorthand()} prints the canonical
  * one, which is what is kept.
  *
- * @param sets 1 to 50
- * @param reps 1 to 100 a set
+ * @param parts 1 to 6
  */
-public record Dose(int sets, int reps, LoadBasis basis, Optional<Duration> rest, Optional<Tempo> tempo) {
+public record Dose(List<Part> parts) {
 
-    public static final int MOST_SETS = 50;
-    public static final int MOST_REPS = 100;
-    public static final Duration MOST_REST = Duration.ofMinutes(30);
+    public static final int MOST_PARTS = 6;
 
     public Dose {
-        if (sets < 1 || sets > MOST_SETS) {
-            throw new IllegalArgumentException("1 to " + MOST_SETS + " sets");
+        parts = List.copyOf(parts);
+        if (parts.isEmpty() || parts.size() > MOST_PARTS) {
+            throw new IllegalArgumentException("1 to " + MOST_PARTS + " parts");
         }
-        if (reps < 1 || reps > MOST_REPS) {
-            throw new IllegalArgumentException("1 to " + MOST_REPS + " repetitions");
-        }
-        rest.ifPresent(r -> {
-            if (r.isNegative() || r.isZero() || r.compareTo(MOST_REST) > 0) {
-                throw new IllegalArgumentException("rest of up to " + MOST_REST);
-            }
-        });
     }
 
-    /** A dose without rest or tempo. */
+    /** A dose of one part. */
+    public static Dose of(Part part) {
+        return new Dose(List.of(part));
+    }
+
+    /** Straight sets without anything else said. */
     public static Dose of(int sets, int reps, LoadBasis basis) {
-        return new Dose(sets, reps, basis, Optional.empty(), Optional.empty());
+        return of(Part.of(Work.Straight.of(sets, reps), basis));
     }
 
     /**
@@ -51,38 +46,22 @@ public record Dose(int sets, int reps, LoadBasis basis, Optional<Duration> rest,
         throw new IllegalArgumentException(shorthand + ": " + result);
     }
 
-    /** Whether other doses may hang on this one: its load does not hang on another set of the day. */
-    public boolean isTop() {
-        return !(basis instanceof LoadBasis.BelowTop);
+    /** The first part, which most doses consist of. */
+    public Part first() {
+        return parts.get(0);
     }
 
-    /** The canonical shorthand: {@code 5x5 -22%}, {@code 1 @8}, {@code 4x8 72.5% rest 120 tempo 3010}. */
+    /** All sets of all parts. */
+    public int sets() {
+        return parts.stream().mapToInt(Part::sets).sum();
+    }
+
+    public boolean is(Manner manner) {
+        return parts.stream().anyMatch(part -> part.is(manner));
+    }
+
+    /** The canonical shorthand: {@code 5x5 -22%}, {@code 1 @8 then 5x5 -22%}, {@code 4x8 72.5% rest 120 tempo 3010}. */
     public String shorthand() {
-        StringBuilder text = new StringBuilder();
-        if (sets > 1 || !(basis instanceof LoadBasis.AtRpe)) {
-            text.append(sets).append('x');
-        }
-        text.append(reps).append(' ').append(basisShorthand());
-        rest.ifPresent(r -> text.append(" rest ").append(r.toSeconds()));
-        tempo.ifPresent(t -> text.append(" tempo ").append(t));
-        return text.toString();
-    }
-
-    private String basisShorthand() {
-        if (basis instanceof LoadBasis.AtRpe at) {
-            return "@" + at.rpe();
-        }
-        if (basis instanceof LoadBasis.OfWorkingMax of) {
-            return figure(of.percent()) + "%";
-        }
-        if (basis instanceof LoadBasis.BelowTop below) {
-            return "-" + figure(below.drop()) + "%";
-        }
-        LoadBasis.Fixed fixed = (LoadBasis.Fixed) basis;
-        return fixed.load().figure(fixed.unit(), 3) + fixed.unit().symbol();
-    }
-
-    private static String figure(Percent percent) {
-        return percent.format(4);
+        return parts.stream().map(Part::shorthand).collect(Collectors.joining(" then "));
     }
 }

@@ -17,6 +17,11 @@ public record Tempo(String figures) {
         }
     }
 
+    /** The seconds of one repetition; as fast as possible counts as one. */
+    public int seconds() {
+        return figures.chars().map(figure -> figure == 'X' ? 1 : figure - '0').sum();
+    }
+
     @Override
     public String toString() {
         return figures;

@@ -21,7 +21,7 @@ public final class Caution {
         if (!variation.pinsTheLifter()) {
             return false;
         }
-        if (prescription.dose().basis() instanceof LoadBasis.AtRpe at
+        if (prescription.part().basis() instanceof LoadBasis.AtRpe at
                 && at.rpe().halvesLeft() <= HALVES_LEFT_NEAR_THE_LIMIT) {
             return true;
         }

@@ -1,6 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import java.util.Optional;
@@ -10,25 +11,38 @@ import java.util.Optional;
  *
  * @param workingMaxThrough the ratio by which the working max was taken from the parent lift's; empty for one of its own
  * @param estimateThrough the same for the estimate
+ * @param references what else percentages can hang on
  */
 public record LiftNumbers(
         Optional<Mass> workingMax,
         Optional<Mass> estimate,
         RepCurve curve,
         Optional<Ratio> workingMaxThrough,
-        Optional<Ratio> estimateThrough) {
+        Optional<Ratio> estimateThrough,
+        References references) {
 
     /** Nothing is known. */
     public static final LiftNumbers NONE = new LiftNumbers(Optional.empty(), Optional.empty(), RepCurve.DEFAULT);
 
     /** A lift's own numbers. */
     public LiftNumbers(Optional<Mass> workingMax, Optional<Mass> estimate, RepCurve curve) {
-        this(workingMax, estimate, curve, Optional.empty(), Optional.empty());
+        this(workingMax, estimate, curve, Optional.empty(), Optional.empty(), References.NONE);
+    }
+
+    /** The same with what else percentages can hang on. */
+    public LiftNumbers with(References others) {
+        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others);
+    }
+
+    /** The load that can be lifted so many times: as it was lifted, else by the estimate and the curve. */
+    public Optional<Mass> repMax(int reps) {
+        return Optional.ofNullable(references.repMaxes().get(reps))
+                .or(() -> estimate.map(max -> curve.load(max, reps, Rpe.LIMIT)));
     }
 
     /** The same with another working max of its own. */
     public LiftNumbers withWorkingMax(Mass max) {
-        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough);
+        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references);
     }
 
     /** These numbers, and where one is missing, the parent's by the ratio. */
@@ -40,6 +54,7 @@ public record LiftNumbers(
                 guess ? parent.estimate.map(m -> m.times(ratio.share())) : estimate,
                 curve,
                 max ? Optional.of(ratio) : workingMaxThrough,
-                guess ? Optional.of(ratio) : estimateThrough);
+                guess ? Optional.of(ratio) : estimateThrough,
+                references);
     }
 }

@@ -2,9 +2,11 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.measure.Mass;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -16,8 +18,10 @@ public final class Numbers {
 
     private final Map<Lift, LiftNumbers> own;
     private final Map<Lift, Ratio> ratios;
+    private final Optional<Mass> bodyMass;
 
-    private Numbers(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios) {
+    private Numbers(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios, Optional<Mass> bodyMass) {
+        this.bodyMass = bodyMass;
         this.own = Map.copyOf(own);
         this.ratios = Map.copyOf(ratios);
     }
@@ -33,7 +37,17 @@ public final class Numbers {
      * @param ratios for each variation, its ratio to the parent
      */
     public static Numbers of(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios) {
-        return new Numbers(own, ratios);
+        return new Numbers(own, ratios, Optional.empty());
+    }
+
+    /** The same lifter, who weighs so much; empty where nobody knows. */
+    public Numbers withBodyMass(Optional<Mass> mass) {
+        return new Numbers(own, ratios, mass);
+    }
+
+    /** What the lifter weighs. */
+    public Optional<Mass> bodyMass() {
+        return bodyMass;
     }
 
     /** What loads of a lift can hang on. */
@@ -55,6 +69,6 @@ public final class Numbers {
     public Numbers with(Lift lift, UnaryOperator<LiftNumbers> change) {
         Map<Lift, LiftNumbers> changed = new HashMap<>(own);
         changed.put(lift, change.apply(own.getOrDefault(lift, LiftNumbers.NONE)));
-        return new Numbers(changed, ratios);
+        return new Numbers(changed, ratios, bodyMass);
     }
 }

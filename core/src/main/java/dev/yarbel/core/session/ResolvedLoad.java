@@ -3,13 +3,35 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Reference;
+import java.util.List;
 import java.util.Optional;
 
 /** What a dose's load comes to and why, or why that cannot be said. */
 public sealed interface ResolvedLoad {
 
-    /** A load that can be put on the bar, and what it hangs on. */
-    record Known(Fit fit, Origin origin) implements ResolvedLoad {}
+    /**
+     * A load that can be put on the bar, and what it hangs on.
+     *
+     * @param steps where each set has a load of its own, all of them, the first being {@code fit}; else none
+     * @param upTo where a range was asked for, its upper end
+     */
+    record Known(Fit fit, Origin origin, List<Fit> steps, Optional<Fit> upTo) implements ResolvedLoad {
+        public Known {
+            steps = List.copyOf(steps);
+        }
+
+        public Known(Fit fit, Origin origin) {
+            this(fit, origin, List.of(), Optional.empty());
+        }
+
+        /** The load of a set, counted from 1. */
+        public Mass load(int set) {
+            return steps.isEmpty()
+                    ? fit.load()
+                    : steps.get(Math.min(set, steps.size()) - 1).load();
+        }
+    }
 
     /** No load can be said. */
     record Unknown(Why why) implements ResolvedLoad {}
@@ -18,6 +40,19 @@ public sealed interface ResolvedLoad {
     enum Why {
         NO_ESTIMATE,
         NO_WORKING_MAX,
+        NO_CONTEST_MAX,
+        NO_GOAL,
+        NO_REP_MAX,
+        NO_BODY_MASS,
+        NO_EVENT_LOAD,
+        /** The other lift it hangs on has no working max. */
+        NO_OTHER_MAX,
+        /** The lift was never done before. */
+        NO_LAST_TIME,
+        /** Nobody knows yet how fast this lifter moves which load. */
+        NO_SPEED_TABLE,
+        /** The lifter decides. */
+        BY_FEEL,
         /** Nothing here is made for the lift. */
         NO_KIT,
         /** A percentage below the day's top, and no top set of that lift above it. */
@@ -35,6 +70,16 @@ public sealed interface ResolvedLoad {
         record FromEstimate(Mass estimate, Percent share) implements Origin {}
 
         record FromWorkingMax(Mass workingMax, Percent share) implements Origin {}
+
+        /** A share of another of the lifter's numbers. */
+        record FromReference(Reference of, Mass whole, Percent share) implements Origin {}
+
+        /**
+         * What was lifted the time before and a step more.
+         *
+         * @param about nobody has lifted it yet: it is what the plan asks for the time before
+         */
+        record AfterLastTime(Mass last, Mass step, boolean about) implements Origin {}
 
         /** So much below a top that is still to be lifted. */
         record BelowPlannedTop(String letter, Mass top, Percent drop, boolean about) implements Origin {}
@@ -59,6 +104,8 @@ public sealed interface ResolvedLoad {
     default boolean isAbout() {
         return this instanceof Known known
                 && (known.origin instanceof Origin.FromEstimate
-                        || known.origin instanceof Origin.BelowPlannedTop planned && planned.about());
+                        || known.origin instanceof Origin.BelowPlannedTop planned && planned.about()
+                        || known.origin instanceof Origin.AfterLastTime after && after.about()
+                        || known.origin instanceof Origin.FromReference from && from.of() == Reference.Named.ESTIMATE);
     }
 }

@@ -1,12 +1,15 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -67,84 +70,188 @@ public final class Resolver {
         List<ResolvedLoad> loads = new ArrayList<>(day.size());
         for (int i = 0; i < day.size(); i++) {
             Prescription prescription = day.get(i);
-            LoadBasis basis = prescription.dose().basis();
-            loads.add(
-                    basis instanceof LoadBasis.BelowTop below
-                            ? belowTop(day, i, below.drop(), loads, done)
-                            : standing(prescription));
+            LoadBasis basis = prescription.part().basis();
+            ResolvedLoad load =
+                    basis.hangsOnTop() ? belowTop(day, i, keptOf(basis), loads, done) : standing(prescription, basis);
+            loads.add(inFull(prescription, load));
         }
         return loads;
     }
 
-    private ResolvedLoad standing(Prescription prescription) {
-        LoadBasis basis = prescription.dose().basis();
-        LiftNumbers known = numbers(prescription.lift());
+    /** The share of the top that is kept. */
+    private static Percent keptOf(LoadBasis basis) {
+        return basis instanceof LoadBasis.BelowTop below
+                ? Percent.HUNDRED.minus(below.drop())
+                : ((LoadBasis.Share) basis).percent();
+    }
+
+    private ResolvedLoad standing(Prescription prescription, LoadBasis basis) {
         if (basis instanceof LoadBasis.AtRpe at) {
-            return known.estimate()
-                    .<ResolvedLoad>map(estimate -> {
-                        Percent share = known.curve()
-                                .share(RepsInAll.of(prescription.dose().reps(), at.rpe()));
-                        return fit(
-                                prescription.lift(),
-                                estimate.times(share),
-                                new ResolvedLoad.Origin.FromEstimate(estimate, share));
-                    })
-                    .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_ESTIMATE));
+            return atRating(prescription, at);
         }
-        if (basis instanceof LoadBasis.OfWorkingMax of) {
-            return known.workingMax()
-                    .<ResolvedLoad>map(max -> fit(
+        if (basis instanceof LoadBasis.Share share) {
+            return share(prescription.lift(), share);
+        }
+        if (basis instanceof LoadBasis.LastTime last) {
+            return lastTime(prescription, last);
+        }
+        if (basis instanceof LoadBasis.Fixed fixed) {
+            return fit(prescription.lift(), fixed.load(), new ResolvedLoad.Origin.AsWritten());
+        }
+        if (prescription.part().work() instanceof Work.Climb climb) {
+            return atRating(prescription, new LoadBasis.AtRpe(climb.until()));
+        }
+        return unknown(basis instanceof LoadBasis.AtSpeed ? ResolvedLoad.Why.NO_SPEED_TABLE : ResolvedLoad.Why.BY_FEEL);
+    }
+
+    private ResolvedLoad atRating(Prescription prescription, LoadBasis.AtRpe at) {
+        LiftNumbers known = numbers(prescription.lift());
+        Work work = prescription.part().work();
+        int reps = work instanceof Work.Clusters clusters ? clusters.each() : work.reps();
+        return known.estimate()
+                .map(estimate -> {
+                    Percent share = known.curve().share(RepsInAll.of(reps, at.least()));
+                    return fit(
                             prescription.lift(),
-                            max.times(of.percent()),
-                            new ResolvedLoad.Origin.FromWorkingMax(max, of.percent())))
-                    .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_WORKING_MAX));
+                            estimate.times(share),
+                            new ResolvedLoad.Origin.FromEstimate(estimate, share));
+                })
+                .orElse(unknown(ResolvedLoad.Why.NO_ESTIMATE));
+    }
+
+    private ResolvedLoad share(Lift lift, LoadBasis.Share share) {
+        LiftNumbers known = numbers(lift);
+        References others = known.references();
+        Reference of = share.of();
+        if (of == Reference.Named.WORKING) {
+            return known.workingMax()
+                    .map(max -> fit(
+                            lift,
+                            max.times(share.percent()),
+                            new ResolvedLoad.Origin.FromWorkingMax(max, share.percent())))
+                    .orElse(unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
-        return fit(prescription.lift(), ((LoadBasis.Fixed) basis).load(), new ResolvedLoad.Origin.AsWritten());
+        if (of instanceof Reference.RepMax repMax) {
+            return part(lift, share, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
+        }
+        if (of instanceof Reference.Other other) {
+            return part(lift, share, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
+        }
+        return switch ((Reference.Named) of) {
+            case CONTEST -> part(lift, share, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
+            case ESTIMATE -> part(lift, share, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
+            case GOAL -> part(lift, share, others.goal(), ResolvedLoad.Why.NO_GOAL);
+            case BODY_MASS -> part(lift, share, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
+            case EVENT -> part(lift, share, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
+            case WORKING, TOP -> throw new IllegalStateException("looked up elsewhere");
+        };
+    }
+
+    private ResolvedLoad part(Lift lift, LoadBasis.Share share, Optional<Mass> whole, ResolvedLoad.Why missing) {
+        return whole.map(mass -> fit(
+                        lift,
+                        mass.times(share.percent()),
+                        new ResolvedLoad.Origin.FromReference(share.of(), mass, share.percent())))
+                .orElse(unknown(missing));
+    }
+
+    private ResolvedLoad lastTime(Prescription prescription, LoadBasis.LastTime basis) {
+        boolean planned = prescription.lastTime().isPresent();
+        return prescription
+                .lastTime()
+                .or(() -> numbers(prescription.lift()).references().lastTime())
+                .map(last -> fit(
+                        prescription.lift(),
+                        last.plus(prescription.earned() ? basis.step() : Mass.ZERO),
+                        new ResolvedLoad.Origin.AfterLastTime(
+                                last, prescription.earned() ? basis.step() : Mass.ZERO, planned)))
+                .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
+    }
+
+    /** Adds what a range or sets that drop one from the other come to. */
+    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad load) {
+        if (!(load instanceof ResolvedLoad.Known known)) {
+            return load;
+        }
+        LoadBasis basis = prescription.part().basis();
+        Lift lift = prescription.lift();
+        if (basis instanceof LoadBasis.BelowTop below && below.each()) {
+            return new ResolvedLoad.Known(
+                    known.fit(), known.origin(), steps(prescription, known, below), Optional.empty());
+        }
+        Mass asked = known.fit().asked();
+        Optional<Mass> upTo = Optional.empty();
+        if (basis instanceof LoadBasis.Share share && share.most().isGreaterThan(share.percent())) {
+            upTo = Optional.of(asked.asShareOf(share.percent()).times(share.most()));
+        } else if (basis instanceof LoadBasis.BelowTop below && below.most().isGreaterThan(below.drop())) {
+            upTo = Optional.of(asked.asShareOf(keptOf(below)).times(Percent.HUNDRED.minus(below.most())));
+        } else if (basis instanceof LoadBasis.AtRpe at && !at.least().equals(at.rpe())) {
+            LiftNumbers numbersOf = numbers(lift);
+            upTo = numbersOf
+                    .estimate()
+                    .map(max -> numbersOf.curve().load(max, prescription.part().reps(), at.rpe()));
+        }
+        return new ResolvedLoad.Known(known.fit(), known.origin(), List.of(), upTo.flatMap(mass -> kit.forLift(lift)
+                .map(loads -> loads.fit(mass, rounding))));
+    }
+
+    private List<Fit> steps(Prescription prescription, ResolvedLoad.Known first, LoadBasis.BelowTop below) {
+        List<Fit> steps = new ArrayList<>(List.of(first.fit()));
+        Loads loads = kit.forLift(prescription.lift()).orElseThrow();
+        Mass asked = first.fit().asked();
+        while (steps.size() < prescription.part().sets()) {
+            asked = asked.times(keptOf(below));
+            steps.add(loads.fit(asked, rounding));
+        }
+        return steps;
+    }
+
+    private static ResolvedLoad unknown(ResolvedLoad.Why why) {
+        return new ResolvedLoad.Unknown(why);
     }
 
     private ResolvedLoad belowTop(
-            List<Prescription> day, int index, Percent drop, List<ResolvedLoad> above, List<DoneSet> done) {
+            List<Prescription> day, int index, Percent kept, List<ResolvedLoad> above, List<DoneSet> done) {
         Optional<Integer> topIndex = topAbove(day, index);
         if (topIndex.isEmpty()) {
-            return new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_TOP_ABOVE);
+            return unknown(ResolvedLoad.Why.NO_TOP_ABOVE);
         }
         Prescription top = day.get(topIndex.get());
-        List<DoneSet> tops = done.stream()
-                .filter(d -> d.task().letter().equals(top.letter()) && !d.task().warmUp())
-                .toList();
+        List<DoneSet> tops =
+                done.stream().filter(d -> top.isAnsweredBy(d.task())).toList();
         if (!tops.isEmpty()) {
-            return belowLifted(top, drop, tops, done);
+            return belowLifted(top, kept, tops, done);
         }
         ResolvedLoad planned = above.get(topIndex.get());
         return planned.load()
-                .<ResolvedLoad>map(load -> below(
+                .map(load -> fit(
                         top.lift(),
-                        load,
-                        drop,
-                        new ResolvedLoad.Origin.BelowPlannedTop(top.letter(), load, drop, planned.isAbout())))
-                .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.TOP_UNKNOWN));
+                        load.times(kept),
+                        new ResolvedLoad.Origin.BelowPlannedTop(
+                                top.letter(), load, Percent.HUNDRED.minus(kept), planned.isAbout())))
+                .orElse(unknown(ResolvedLoad.Why.TOP_UNKNOWN));
     }
 
     private static Optional<Integer> topAbove(List<Prescription> day, int index) {
         for (int i = index - 1; i >= 0; i--) {
             if (day.get(i).lift().equals(day.get(index).lift())
-                    && day.get(i).dose().isTop()) {
+                    && day.get(i).part().isTop()) {
                 return Optional.of(i);
             }
         }
         return Optional.empty();
     }
 
-    private ResolvedLoad belowLifted(Prescription top, Percent drop, List<DoneSet> tops, List<DoneSet> done) {
+    private ResolvedLoad belowLifted(Prescription top, Percent kept, List<DoneSet> tops, List<DoneSet> done) {
         Optional<Mass> made = lastMade(top.lift(), tops);
         boolean missed = made.isEmpty();
         return made.or(() -> lastMade(top.lift(), done))
-                .<ResolvedLoad>map(load -> below(
+                .map(load -> fit(
                         top.lift(),
-                        load,
-                        drop,
-                        new ResolvedLoad.Origin.BelowLiftedTop(top.letter(), load, drop, missed)))
-                .orElse(new ResolvedLoad.Unknown(ResolvedLoad.Why.NOTHING_MADE));
+                        load.times(kept),
+                        new ResolvedLoad.Origin.BelowLiftedTop(
+                                top.letter(), load, Percent.HUNDRED.minus(kept), missed)))
+                .orElse(unknown(ResolvedLoad.Why.NOTHING_MADE));
     }
 
     private static Optional<Mass> lastMade(Lift lift, List<DoneSet> sets) {
@@ -153,10 +260,6 @@ public final class Resolver {
                 .filter(set -> set.made() && set.lift().equals(lift))
                 .reduce((first, second) -> second)
                 .map(set -> set.load());
-    }
-
-    private ResolvedLoad below(Lift lift, Mass top, Percent drop, ResolvedLoad.Origin origin) {
-        return fit(lift, top.times(Percent.HUNDRED.minus(drop)), origin);
     }
 
     private ResolvedLoad fit(Lift lift, Mass asked, ResolvedLoad.Origin origin) {

@@ -71,7 +71,7 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
                             RampPlanner.plan(resolver.kit(prescription.lift()).orElseThrow(), f.load()))
                     : Optional.empty();
             slots.add(new SlotPlan(prescription, planned.get(i), now.get(i), ramp));
-            station.add(prescription, ramp, fit.map(Fit::load));
+            station.add(prescription, ramp, now.get(i));
         }
         return new SessionPlan(slots, station.tasks, next(station.tasks, done));
     }
@@ -89,7 +89,7 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
             done.forEach(d -> lifted.put(d.task(), d.set().load()));
         }
 
-        void add(Prescription prescription, Optional<Ramp> ramp, Optional<Mass> load) {
+        void add(Prescription prescription, Optional<Ramp> ramp, ResolvedLoad load) {
             Lift lift = prescription.lift();
             if (tasks.isEmpty() || !tasks.get(tasks.size() - 1).lift().equals(lift)) {
                 onTheBar = PlateStack.EMPTY;
@@ -99,16 +99,23 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
                 TaskKey key = TaskKey.warmUp(prescription.letter(), i + 1);
                 add(key, lift, Optional.of(steps.get(i).loading()), steps.get(i).reps());
             }
-            int sets = Math.max(prescription.dose().sets(), mostLifted(prescription.letter()));
-            for (int i = 1; i <= sets; i++) {
-                Optional<Loading> loading = i == 1 && ramp.isPresent()
+            int first = prescription.firstSet();
+            int end = first + prescription.part().sets() - 1;
+            if (prescription.last()) {
+                end = Math.max(end, mostLifted(prescription.letter()));
+            }
+            for (int i = first; i <= end; i++) {
+                int set = i - first + 1;
+                Optional<Loading> loading = set == 1 && ramp.isPresent()
                         ? ramp.map(Ramp::top)
-                        : load.flatMap(l -> loading(lift, l, resolver.rounding(), onTheBar));
+                        : load instanceof ResolvedLoad.Known known
+                                ? loading(lift, known.load(set), resolver.rounding(), onTheBar)
+                                : Optional.empty();
                 add(
                         TaskKey.work(prescription.letter(), i),
                         lift,
                         loading,
-                        prescription.dose().reps());
+                        prescription.part().reps());
             }
         }
 

@@ -34,7 +34,12 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
 
     /** What a day's doses will expose a lift to; empty when none of its loads can be said. */
     public static Optional<Exposure> planned(Resolver resolver, List<Prescription> day, Lift lift) {
-        List<ResolvedLoad> loads = resolver.resolve(day);
+        return planned(resolver, day, resolver.resolve(day), lift);
+    }
+
+    /** @param loads what the day's doses come to, one for each */
+    public static Optional<Exposure> planned(
+            Resolver resolver, List<Prescription> day, List<ResolvedLoad> loads, Lift lift) {
         Mass heaviest = Mass.ZERO;
         int hardReps = 0;
         for (int i = 0; i < day.size(); i++) {
@@ -42,8 +47,8 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
             Optional<Mass> load = loads.get(i).load();
             if (prescription.lift().equals(lift) && load.isPresent()) {
                 heaviest = Mass.max(heaviest, load.get());
-                if (HardSets.isHard(prescription.dose(), load.get(), resolver.numbers(lift))) {
-                    hardReps += prescription.dose().sets() * prescription.dose().reps();
+                if (HardSets.isHard(prescription.part(), load.get(), resolver.numbers(lift))) {
+                    hardReps += prescription.part().sets() * prescription.part().reps();
                 }
             }
         }
@@ -83,8 +88,8 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     /** How much harder than asked a set rated, in halves; zero where no rating was asked for or given. */
     private static int halvesOverTheTarget(List<Prescription> day, DoneSet done) {
         for (Prescription prescription : day) {
-            if (prescription.letter().equals(done.task().letter())
-                    && prescription.dose().basis() instanceof LoadBasis.AtRpe at
+            if (prescription.isAnsweredBy(done.task())
+                    && prescription.part().basis() instanceof LoadBasis.AtRpe at
                     && done.set().effort() instanceof Effort.Rated rated) {
                 return at.rpe().halvesLeft() - rated.rpe().halvesLeft();
             }

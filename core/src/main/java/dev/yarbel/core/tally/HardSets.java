@@ -2,10 +2,12 @@ package dev.yarbel.core.tally;
 
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.LiftNumbers;
 import java.util.Optional;
@@ -29,16 +31,32 @@ public final class HardSets {
         return byEffort || isHeavy(set.load(), numbers);
     }
 
+    /** How much a hard set of a lift weighs, in halves: squats and pulls one and a half, all else one; a default of ours. */
+    public static int halves(Lift root) {
+        return root.equals(Lift.SQUAT) || root.equals(Lift.DEADLIFT) ? 3 : 2;
+    }
+
+    /** Whether a dose's sets will be hard where their load cannot be said. */
+    public static boolean isHard(Part dose) {
+        return dose.basis() instanceof LoadBasis.AtRpe at && at.rpe().compareTo(FOUR_LEFT) >= 0
+                || dose.work() instanceof Work.ToLimit
+                || dose.work() instanceof Work.Climb;
+    }
+
     /**
      * Whether a dose's sets will be hard: by the rating it asks for, by its load, or because the rep curve leaves four
      * repetitions or fewer at that load.
      */
-    public static boolean isHard(Dose dose, Mass load, LiftNumbers numbers) {
+    public static boolean isHard(Part dose, Mass load, LiftNumbers numbers) {
         if (dose.basis() instanceof LoadBasis.AtRpe at) {
             return at.rpe().compareTo(FOUR_LEFT) >= 0 || isHeavy(load, numbers);
         }
+        if (dose.work() instanceof Work.ToLimit || dose.work() instanceof Work.Climb) {
+            return true;
+        }
         return isHeavy(load, numbers)
                 || max(numbers)
+                        .filter(max -> dose.work().countsReps())
                         .filter(max -> !load.isLessThan(numbers.curve().load(max, dose.reps(), FOUR_LEFT)))
                         .isPresent();
     }

@@ -6,13 +6,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.DoseParser.Problem;
+import dev.yarbel.core.record.Worn;
 import java.math.BigDecimal;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -39,18 +46,14 @@ class DoseParserTest {
     @Test
     void straightSetsInPercentOfTheWorkingMaxWithRestAndTempo() {
         assertThat(Dose.parse("4x8 72.5% rest 120 tempo 3010"))
-                .isEqualTo(new Dose(
-                        4,
-                        8,
-                        new LoadBasis.OfWorkingMax(Percent.of("72.5")),
-                        Optional.of(Duration.ofSeconds(120)),
-                        Optional.of(new Tempo("3010"))));
+                .isEqualTo(Dose.of(Part.of(Work.Straight.of(4, 8), LoadBasis.ofWorkingMax(Percent.of("72.5")))
+                        .with(Details.NONE.withRest(Duration.ofSeconds(120)).withTempo(new Tempo("3010")))));
     }
 
     @Test
     void loadsInEitherUnit() {
-        assertThat(Dose.parse("3x5 102.5kg").basis()).isEqualTo(new LoadBasis.Fixed(Mass.of("102.5", KG), KG));
-        assertThat(Dose.parse("3x5 225 lbs").basis()).isEqualTo(new LoadBasis.Fixed(Mass.ofLb(225), LB));
+        assertThat(Dose.parse("3x5 102.5kg").first().basis()).isEqualTo(new LoadBasis.Fixed(Mass.of("102.5", KG), KG));
+        assertThat(Dose.parse("3x5 225 lbs").first().basis()).isEqualTo(new LoadBasis.Fixed(Mass.ofLb(225), LB));
     }
 
     /** What coaches type, and the canonical text that is kept of it. Texts once kept must stay readable for ever. */
@@ -74,6 +77,57 @@ class DoseParserTest {
                 "4x8 72.5% rest 120 tempo 3010|4x8 72.5% rest 120 tempo 3010",
                 "4x8 72.5% TEMPO 32x0 Rest 90s|4x8 72.5% rest 90 tempo 32X0",
                 "3x3 105%|3x3 105%",
+                "3x8-12 @8|3x8-12 @8",
+                "3 x 8–12 last + 2,5 kg|3x8-12 last +2.5kg",
+                "5x5-22%|5x5 -22%",
+                "3x5+ 85%|3x5+ 85%",
+                "5+ to form 85%|1x5+ 85%",
+                "1x5+ to @9 85%|1x5+ to @9 85%",
+                "max bw|max bw",
+                "AMRAP 80%|max 80%",
+                "2xmax to 9 80% top|2xmax to @9 80% top",
+                "Climb 8 to 7|climb 8 to @7",
+                "climb 8 to @7 60%|climb 8 to @7 60%",
+                "1 @8, then 5x5 -22%|1 @8 then 5x5 -22%",
+                "1@8; 5x5 -5-10 % each|1 @8 then 5x5 -5-10% each",
+                "1 @8 then max 80% top then 5x2 80% top|1 @8 then max 80% top then 5x2 80% top",
+                "3x8 last+2.5kg stages|3x8 last +2.5kg stages",
+                "3x(5x1 20s) 3RM rest 3:00|3x(5x1 20s) 3rm rest 180",
+                "10x1 in 10 min gap 30s 90%|10x1 in 10min gap 30 90%",
+                "8x2 50% speed rest 30|8x2 50% speed rest 30",
+                "3x180s|3x180s",
+                "3 x 3min feel|3x180s",
+                "3x20m 180kg|3x20m 180kg",
+                "1x50ft in 60s event|1x50ft in 1min event",
+                "20m in 75s 90% event|1x20m in 75s 90% event",
+                "max in 60s 80% of event|max in 1min 80% event",
+                "5 rounds|5 rounds",
+                "rounds in 12 min|rounds in 12min",
+                "prep 10min|prep 10min",
+                "1x8 120% lowering tempo 3030|1x8 120% lowering tempo 3030",
+                "3x3 110% partial|3x3 110% partial",
+                "3x3 95% assisted|3x3 95% assisted",
+                "3x5 70–75 %|3x5 70-75%",
+                "3x5 @7-8|3x5 @7-8",
+                "3x5 80% contest|3x5 80% contest",
+                "3x5 80% of estimate|3x5 80% est",
+                "3x5 80% working|3x5 80%",
+                "1 90% Goal|1x1 90% goal",
+                "3x8 60% of romanian-deadlift|3x8 60% of romanian-deadlift",
+                "5x5 1.5bw|5x5 150% bw",
+                "5x5 bw|5x5 bw",
+                "3x1 event|3x1 event",
+                "3x3 last|3x3 last",
+                "3x3 last +5 lbs|3x3 last +5lb",
+                "5x3 0,8 m/s|5x3 0.8m/s",
+                "3x12 feel choice|3x12 feel choice",
+                "5x3 50% + chains 15kg|5x3 50% +chains 15kg",
+                "5x3 50% +bands 10/35kg|5x3 50% +bands 10/35kg",
+                "3x3 105% reverse 20kg|3x3 105% reverse 20kg",
+                "3x3 105% reverse 20/5 kg|3x3 105% reverse 20/5kg",
+                "3x5 75% no belt straps blind|3x5 75% blind straps no belt",
+                "3x5 75% knee wraps|3x5 75% knee-wraps",
+                "3x5 75% cue “chest up” why “slow off the floor”|3x5 75% cue \"chest up\" why \"slow off the floor\"",
             })
     void whatCoachesTypeIsReadAndKeptInOneForm(String typed, String kept) {
         assertThat(Dose.parse(typed).shorthand()).isEqualTo(kept);
@@ -91,11 +145,11 @@ class DoseParserTest {
                 "5x|2|EXPECTED_REPS",
                 "5x5|3|EXPECTED_LOAD",
                 "5x5 heavy|4|EXPECTED_LOAD",
-                "0x5 75%|0|REPS_OUT_OF_RANGE",
+                "0x5 75%|0|SETS_OUT_OF_RANGE",
                 "5x0 75%|2|REPS_OUT_OF_RANGE",
                 "60x5 75%|0|SETS_OUT_OF_RANGE",
                 "5x101 75%|2|REPS_OUT_OF_RANGE",
-                "99999999999x5 75%|0|REPS_OUT_OF_RANGE",
+                "99999999999x5 75%|0|SETS_OUT_OF_RANGE",
                 "1 @|3|EXPECTED_RPE",
                 "1 @11|3|EXPECTED_RPE",
                 "1 @8.3|3|EXPECTED_RPE",
@@ -118,9 +172,60 @@ class DoseParserTest {
                 "5x5 75% rest 60 rest 90|16|TWICE",
                 "5x5 75% slow|8|UNEXPECTED",
                 "5x5 75.1234%|10|UNEXPECTED",
+                "3x12-8 75%|5|RANGE_DOWNWARD",
+                "3x5 @8-7|7|RANGE_DOWNWARD",
+                "climb 8|7|EXPECTED_WORD",
+                "climb 8 to|10|EXPECTED_RPE",
+                "3x(1x1 20s) 90%|3|CANNOT_BE_DONE",
+                "3x(5x1 20s 90%|11|EXPECTED_BRACKET",
+                "10x1 in 4min gap 30 90%|3|CANNOT_BE_DONE",
+                "10x1 in 10min 90%|14|EXPECTED_WORD",
+                "3x2000m|2|DISTANCE_OUT_OF_RANGE",
+                "rounds|6|EXPECTED_WORD",
+                "3x5 75% of 9|12|EXPECTED_REFERENCE",
+                "3x5 75% of|10|EXPECTED_REFERENCE",
+                "3x5 30rm|4|REPS_OUT_OF_RANGE",
+                "3x5 5bw|4|PERCENT_OUT_OF_RANGE",
+                "3x5 last +60kg|10|LOAD_OUT_OF_RANGE",
+                "5x3 50% +bands 35/10kg|15|CHANGING_WRONG",
+                "5x3 50% reverse 5/20kg|16|CHANGING_WRONG",
+                "5x3 50% +chains 5kg +bands 5kg|20|TWICE",
+                "3x5 75% belt no belt|13|TWICE",
+                "3x5 75% no shoes|11|EXPECTED_KIT",
+                "3x5 75% cue chest|12|EXPECTED_QUOTE",
+                "3x5 75% cue \"\"chest|13|TEXT_TOO_LONG",
+                "1 @8 then|9|EXPECTED_REPS",
+                "1 60% then 1 60% then 1 60% then 1 60% then 1 60% then 1 60% then 1 60%|66|TOO_MANY_PARTS",
+                "20x5 -5% each|13|CANNOT_BE_DONE",
             })
     void whatCannotBeReadIsMarkedAtItsCharacter(String typed, int at, Problem problem) {
-        assertThat(DoseParser.parse(typed)).isEqualTo(new DoseParser.Unreadable(at, problem));
+        DoseParser.Unreadable unreadable = (DoseParser.Unreadable) DoseParser.parse(typed);
+        assertThat(unreadable.problem()).isEqualTo(problem);
+        assertThat(unreadable.at()).isEqualTo(at);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "5x5 75|5x5 75%",
+                "5x5 225|5x5 225kg",
+                "1 8|1 @8",
+                "5x5|5x5 @8",
+                "4x8 72.5% tmpo 3010|4x8 72.5% tempo 3010",
+                "4x8 72.5% rets 120|4x8 72.5% rest 120",
+                "3x5 75% bekt|3x5 75% belt",
+                "4 by 8 @8|4x8 @8",
+            })
+    void whatIsAlmostADoseIsSuggested(String typed, String suggested) {
+        DoseParser.Unreadable unreadable = (DoseParser.Unreadable) DoseParser.parse(typed);
+        assertThat(unreadable.suggestion()).contains(suggested);
+    }
+
+    @Test
+    void nothingIsSuggestedForWhatIsNoDoseAtAll() {
+        assertThat(((DoseParser.Unreadable) DoseParser.parse("squats, please")).suggestion())
+                .isEmpty();
     }
 
     @Property
@@ -137,14 +242,80 @@ class DoseParserTest {
         DoseParser.Result result = DoseParser.parse(text);
         if (result instanceof DoseParser.Unreadable unreadable) {
             assertThat(unreadable.at()).isBetween(0, text.length());
+            unreadable.suggestion().ifPresent(s -> assertThat(DoseParser.parse(s))
+                    .isInstanceOf(DoseParser.Read.class));
         } else {
-            assertThat(Dose.parse(text)).isEqualTo(((DoseParser.Read) result).dose());
+            Dose read = ((DoseParser.Read) result).dose();
+            assertThat(Dose.parse(read.shorthand())).isEqualTo(read);
         }
     }
 
     @Provide
     Arbitrary<String> shorthandLetters() {
-        return Arbitraries.strings().withChars("0123456789 x×@%-−.,kglbrestmpo");
+        return Arbitraries.strings().withChars("0123456789 x×@%-−.,kglbrestmpo+()/\"");
+    }
+
+    /** Words of the language in any order, which find more than letters do. */
+    @Property
+    void wordsInAnyOrderAreReadOrMarkedWithinThem(@ForAll("words") List<String> words) {
+        assertMarkedWithin(String.join(" ", words));
+    }
+
+    @Provide
+    Arbitrary<List<String>> words() {
+        return Arbitraries.of(
+                        "1",
+                        "5x5",
+                        "3x8-12",
+                        "5+",
+                        "max",
+                        "climb",
+                        "8",
+                        "to",
+                        "@7",
+                        "@8",
+                        "then",
+                        "75%",
+                        "-22%",
+                        "each",
+                        "3x(5x1 20s)",
+                        "10x1",
+                        "in",
+                        "10min",
+                        "gap",
+                        "30",
+                        "3x30s",
+                        "3x20m",
+                        "rounds",
+                        "prep",
+                        "bw",
+                        "event",
+                        "3rm",
+                        "last",
+                        "+2.5kg",
+                        "0.3m/s",
+                        "feel",
+                        "goal",
+                        "of",
+                        "deadlift",
+                        "+bands",
+                        "10/35kg",
+                        "reverse",
+                        "speed",
+                        "partial",
+                        "rest",
+                        "120",
+                        "tempo",
+                        "3010",
+                        "belt",
+                        "no",
+                        "straps",
+                        "cue",
+                        "\"up\"",
+                        "why")
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(9);
     }
 
     @Property
@@ -154,24 +325,128 @@ class DoseParserTest {
 
     @Provide
     Arbitrary<Dose> doses() {
-        Arbitrary<LoadBasis> basis = Arbitraries.oneOf(
-                Arbitraries.integers()
-                        .between(2, 20)
-                        .map(h -> new LoadBasis.AtRpe(Rpe.parse(h / 2 + (h % 2 == 0 ? "" : ".5")))),
-                Arbitraries.integers().between(1, 1300).map(t -> new LoadBasis.OfWorkingMax(tenths(t))),
-                Arbitraries.integers().between(1, 999).map(t -> new LoadBasis.BelowTop(tenths(t))),
+        return parts().list().ofMinSize(1).ofMaxSize(3).map(Dose::new);
+    }
+
+    private static Arbitrary<Part> parts() {
+        return Combinators.combine(works(), bases(), changing().optional(0.2), details())
+                .as((work, basis, changing, details) -> {
+                    boolean noLoad = work instanceof Work.Preparation;
+                    boolean stepped = basis instanceof LoadBasis.BelowTop below
+                            && below.each()
+                            && work.sets() > Part.MOST_STEPPED;
+                    return new Part(
+                            work,
+                            noLoad || stepped ? LoadBasis.FEEL : basis,
+                            noLoad ? Optional.empty() : changing,
+                            details);
+                });
+    }
+
+    private static Arbitrary<Work> works() {
+        Arbitrary<Integer> sets = Arbitraries.integers().between(1, 50);
+        Arbitrary<Integer> reps = Arbitraries.integers().between(1, 100);
+        Arbitrary<Duration> times = Arbitraries.integers().between(1, 3600).map(Duration::ofSeconds);
+        Arbitrary<Work.Stop> stops =
+                Arbitraries.oneOf(Arbitraries.just(Work.Stop.FORM), ratings().map(Work.Stop.At::new));
+        return Arbitraries.oneOf(
+                Combinators.combine(sets, reps, Arbitraries.integers().between(0, 5))
+                        .as((s, r, up) -> new Work.Straight(s, r, Math.min(100, r + up), Optional.empty())),
+                Combinators.combine(sets, reps, stops)
+                        .as((s, r, stop) -> new Work.Straight(s, r, r, Optional.of(stop))),
+                Combinators.combine(sets, stops).as(Work.ToLimit::new),
+                Combinators.combine(reps, ratings()).as(Work.Climb::new),
+                Combinators.combine(
+                                sets,
+                                Arbitraries.integers().between(2, 20),
+                                Arbitraries.integers().between(1, 5),
+                                times)
+                        .as(Work.Clusters::new),
+                Combinators.combine(sets, reps, Arbitraries.integers().between(1, 60))
+                        .as((s, r, gap) -> new Work.Density(s, r, Duration.ofMinutes(60), Duration.ofSeconds(gap))),
+                Combinators.combine(sets, times).as(Work.RepsInTime::new),
+                Combinators.combine(sets, times).as(Work.Hold::new),
+                Combinators.combine(
+                                sets,
+                                Arbitraries.integers().between(1, 3000),
+                                Arbitraries.of(LengthUnit.M, LengthUnit.FT),
+                                times.optional())
+                        .as((s, tenth, unit, time) ->
+                                new Work.Carry(s, Length.of(BigDecimal.valueOf(tenth, 1), unit), unit, time)),
+                Combinators.combine(sets.optional(), times).as((s, t) -> new Work.Rounds(s, Optional.of(t))),
+                sets.map(s -> new Work.Rounds(Optional.of(s), Optional.empty())),
+                times.map(Work.Preparation::new));
+    }
+
+    private static Arbitrary<Rpe> ratings() {
+        return Arbitraries.integers().between(0, 18).map(Rpe::withHalvesLeft);
+    }
+
+    private static Arbitrary<LoadBasis> bases() {
+        Arbitrary<Reference> references = Arbitraries.oneOf(
+                Arbitraries.of(Reference.Named.class).map(Reference.class::cast),
+                Arbitraries.integers().between(2, 20).map(Reference.RepMax::new),
+                Arbitraries.of("deadlift", "front-squat", "top-set").map(key -> new Reference.Other(new Lift(key))));
+        return Arbitraries.oneOf(
+                ratings().map(LoadBasis.AtRpe::new),
+                Combinators.combine(ratings(), ratings())
+                        .as((a, b) -> a.compareTo(b) < 0 ? new LoadBasis.AtRpe(a, b) : new LoadBasis.AtRpe(b, a)),
+                Combinators.combine(references, Arbitraries.integers().between(1, 1200))
+                        .as((of, t) -> new LoadBasis.Share(of, tenths(t))),
+                Combinators.combine(references, Arbitraries.integers().between(1, 1000))
+                        .as((of, t) -> new LoadBasis.Share(of, tenths(t), tenths(t + 50))),
+                Combinators.combine(
+                                Arbitraries.integers().between(1, 900),
+                                Arbitraries.integers().between(0, 90),
+                                Arbitraries.of(true, false))
+                        .as((t, up, each) -> new LoadBasis.BelowTop(tenths(t), tenths(t + up), each)),
                 Combinators.combine(Arbitraries.integers().between(1, 4000), Arbitraries.of(MassUnit.class))
-                        .as((q, unit) -> new LoadBasis.Fixed(Mass.of(BigDecimal.valueOf(q * 25L, 2), unit), unit)));
+                        .as((q, unit) -> new LoadBasis.Fixed(quarters(q, unit), unit)),
+                Combinators.combine(Arbitraries.integers().between(1, 200), Arbitraries.of(MassUnit.class))
+                        .as((q, unit) -> new LoadBasis.LastTime(quarters(q, unit), unit)),
+                Arbitraries.just(new LoadBasis.LastTime(Mass.ZERO, KG)),
+                Arbitraries.integers().between(10, 3000).map(mm -> new LoadBasis.AtSpeed(new BarSpeed(mm))),
+                Arbitraries.just(LoadBasis.FEEL));
+    }
+
+    private static Arbitrary<Changing> changing() {
         return Combinators.combine(
-                        Arbitraries.integers().between(1, 50),
+                        Arbitraries.of(Changing.Kind.class),
                         Arbitraries.integers().between(1, 100),
-                        basis,
+                        Arbitraries.integers().between(0, 100),
+                        Arbitraries.of(MassUnit.class))
+                .as((kind, least, more, unit) -> kind == Changing.Kind.REVERSE
+                        ? new Changing(kind, quarters(least + more, unit), quarters(least, unit), unit)
+                        : new Changing(kind, quarters(least, unit), quarters(least + more, unit), unit));
+    }
+
+    private static Arbitrary<Details> details() {
+        Arbitrary<String> texts = Arbitraries.of("chest up", "slow off the floor", "ça va; 5x5, then rest");
+        return Combinators.combine(
+                        Arbitraries.of(Manner.class).set().ofMaxSize(3),
                         Arbitraries.integers()
                                 .between(1, 1800)
                                 .map(Duration::ofSeconds)
                                 .optional(),
-                        Arbitraries.of("3010", "32X0", "XXXX").map(Tempo::new).optional())
-                .as(Dose::new);
+                        Arbitraries.of("3010", "32X0", "XXXX").map(Tempo::new).optional(),
+                        Arbitraries.of(Worn.class).set().ofMaxSize(4),
+                        texts.optional(),
+                        texts.optional())
+                .as((manners, rest, tempo, worn, cue, why) -> {
+                    List<Worn> kit = List.copyOf(worn);
+                    return new Details(
+                            manners,
+                            rest,
+                            tempo,
+                            Set.copyOf(kit.subList(0, kit.size() / 2)),
+                            Set.copyOf(kit.subList(kit.size() / 2, kit.size())),
+                            cue,
+                            why);
+                });
+    }
+
+    private static Mass quarters(int quarters, MassUnit unit) {
+        return Mass.of(BigDecimal.valueOf(quarters * 25L, 2), unit);
     }
 
     private static Percent tenths(int tenths) {

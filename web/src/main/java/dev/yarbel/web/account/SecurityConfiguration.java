@@ -62,7 +62,7 @@ class SecurityConfiguration {
                                 .permitAll()
                                 .requestMatchers("/club/**")
                                 .hasRole("HEAD_COACH")
-                                .requestMatchers("/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**")
+                                .requestMatchers("/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**")
                                 .hasRole("COACH")
                                 .requestMatchers(
                                         HttpMethod.POST,

@@ -113,6 +113,7 @@ public class Book implements OwnLifts {
                 row.curve(),
                 estimator.estimate(row.lift(), row.curve(), start, finished),
                 row.ratio(),
+                row.eventLoad(),
                 row.mastery(),
                 row.practisedSince(),
                 row.consistency());
@@ -230,7 +231,18 @@ public class Book implements OwnLifts {
      */
     public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done)
             throws SetTakenException {
-        TrainingSession session = session(lifter, day, date);
+        log(person, lifter, day, date, token, done, "");
+    }
+
+    /**
+     * Logs a set as above.
+     *
+     * @param planned what the plan asks for now, a line a slot; what stood there when the session began stays with it
+     */
+    public void log(
+            Person person, LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done, String planned)
+            throws SetTakenException {
+        TrainingSession session = session(lifter, day, date, planned);
         Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
                 lifter.clubId(), session.id(), done.task().toString());
         if (before.isEmpty()) {
@@ -242,9 +254,9 @@ public class Book implements OwnLifts {
         }
     }
 
-    private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date) {
+    private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date, String planned) {
         Instant now = clock.instant();
-        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), now);
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), now, planned);
         return sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
                 .orElseThrow();
     }
@@ -281,7 +293,7 @@ public class Book implements OwnLifts {
      */
     public void addHistory(
             LifterCard lifter, PlannedDay day, LocalDate date, Instant at, List<DoneSet> lifted, boolean heard) {
-        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at);
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at, "");
         TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
                 .orElseThrow();
         for (DoneSet done : lifted) {

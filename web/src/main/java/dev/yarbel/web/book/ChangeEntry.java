@@ -35,6 +35,9 @@ class ChangeEntry {
     private String why;
     private String before;
     private String after;
+    private Long blockId;
+    private String payload;
+    private Long undoes;
 
     protected ChangeEntry() {}
 
@@ -49,6 +52,17 @@ class ChangeEntry {
         this.why = change.why().orElse(null);
         this.before = change.before();
         this.after = change.after();
+    }
+
+    ChangeEntry traced(Ledger.Trace trace) {
+        blockId = trace.blockId();
+        payload = trace.payload();
+        undoes = trace.undoes().orElse(null);
+        return this;
+    }
+
+    Ledger.Traced traced() {
+        return new Ledger.Traced(id, madeBy, madeByName, change(), payload, Optional.ofNullable(undoes));
     }
 
     Change change() {

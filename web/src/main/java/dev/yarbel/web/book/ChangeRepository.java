@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.web.page.ChangeKind;
+import java.time.Instant;
 import java.util.List;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.repository.Repository;
@@ -15,4 +16,7 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
     List<ChangeEntry> findByClubIdAndLifterIdIsNullOrderByIdDesc(long clubId, Limit limit);
 
     ChangeEntry save(ChangeEntry entry);
+
+    List<ChangeEntry> findByClubIdAndLifterIdAndBlockIdAndMadeAtGreaterThanEqualOrderByIdDesc(
+            long clubId, long lifterId, long blockId, Instant since, Limit limit);
 }

@@ -5,6 +5,7 @@ import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -36,6 +37,44 @@ public class Ledger implements ChangeLog {
             String before,
             String after) {
         write(who, Optional.of(lifter.id()), kind, subject, why, before, after);
+    }
+
+    /**
+     * What undoing a change of a block takes.
+     *
+     * @param payload known to the room that wrote it
+     * @param undoes the entry this one takes back
+     */
+    public record Trace(long blockId, String payload, Optional<Long> undoes) {}
+
+    /** An entry with its trace. */
+    public record Traced(long id, long by, String who, Change change, String payload, Optional<Long> undoes) {}
+
+    /** Writes an entry that can be undone, within the caller's transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void write(
+            Person who,
+            LifterCard lifter,
+            ChangeKind kind,
+            List<String> subject,
+            Optional<String> why,
+            String before,
+            String after,
+            Trace trace) {
+        Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
+        changes.save(new ChangeEntry(who.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change)
+                .traced(trace));
+    }
+
+    /** The latest changes of a block that can be undone, newest first. */
+    @Transactional(readOnly = true)
+    public List<Traced> traced(LifterCard lifter, long blockId, Instant since, int most) {
+        return changes
+                .findByClubIdAndLifterIdAndBlockIdAndMadeAtGreaterThanEqualOrderByIdDesc(
+                        lifter.clubId(), lifter.id(), blockId, since, Limit.of(most))
+                .stream()
+                .map(ChangeEntry::traced)
+                .toList();
     }
 
     @Override

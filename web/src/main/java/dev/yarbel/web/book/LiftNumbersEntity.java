@@ -40,6 +40,7 @@ class LiftNumbersEntity {
     private Consistency consistency;
 
     private Percent ratio;
+    private Mass eventLoad;
 
     @Version
     private int version;
@@ -91,6 +92,15 @@ class LiftNumbersEntity {
 
     void ratio(Percent share) {
         ratio = share;
+    }
+
+    /** The load announced for the contest. */
+    Optional<Mass> eventLoad() {
+        return Optional.ofNullable(eventLoad);
+    }
+
+    void eventLoad(Mass announced) {
+        eventLoad = announced;
     }
 
     RepCurve curve() {

@@ -10,8 +10,11 @@ import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.References;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -20,6 +23,7 @@ import java.util.Optional;
  * @param setDown the maxes as they were set down, oldest first
  * @param start where the estimate starts
  * @param ratio the coach's ratio to the parent lift, where one was set
+ * @param eventLoad the load announced for the contest
  * @param mastery as the coach decided
  */
 public record LiftStanding(
@@ -30,6 +34,7 @@ public record LiftStanding(
         RepCurve curve,
         Optional<MaxEstimate> estimate,
         Optional<Percent> ratio,
+        Optional<Mass> eventLoad,
         Optional<Mastery> mastery,
         Optional<LocalDate> practisedSince,
         Optional<Consistency> consistency) {
@@ -50,6 +55,7 @@ public record LiftStanding(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -58,9 +64,23 @@ public record LiftStanding(
         return workingMax.isPresent() || estimate.isPresent() || !setDown.isEmpty();
     }
 
-    /** What loads can hang on. */
-    public LiftNumbers numbers() {
-        return new LiftNumbers(workingMax, estimate.map(MaxEstimate::max), curve);
+    /**
+     * What loads can hang on.
+     *
+     * @param lastTime the heaviest work load of the last session with the lift
+     */
+    LiftNumbers numbers(Optional<Mass> lastTime) {
+        Map<Integer, Mass> repMaxes = new HashMap<>();
+        maxes().stream()
+                .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
+                .forEach(max -> repMaxes.put(max.reps(), max.load()));
+        return new LiftNumbers(workingMax, estimate.map(MaxEstimate::max), curve)
+                .with(new References(
+                        newest(RecordedMax.Kind.CONTEST).map(RecordedMax::load),
+                        newest(RecordedMax.Kind.GOAL).map(RecordedMax::load),
+                        eventLoad,
+                        repMaxes,
+                        lastTime));
     }
 
     /** The maxes that were set down, oldest first. */

@@ -4,6 +4,8 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
@@ -51,7 +53,28 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
                     .ifPresent(share -> ratios.computeIfPresent(
                             lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
         }
-        return Numbers.of(lifts.stream().collect(Collectors.toMap(LiftStanding::lift, LiftStanding::numbers)), ratios);
+        Map<Lift, Mass> last = lastTime();
+        Map<Lift, LiftNumbers> own = new HashMap<>();
+        lifts.forEach(lift -> own.put(lift.lift(), lift.numbers(Optional.ofNullable(last.get(lift.lift())))));
+        last.forEach((lift, load) ->
+                own.computeIfAbsent(lift, l -> LiftStanding.none(l).numbers(Optional.of(load))));
+        return Numbers.of(own, ratios);
+    }
+
+    /** The heaviest work load of each lift in the last finished session with it. */
+    private Map<Lift, Mass> lastTime() {
+        Map<Lift, Mass> last = new HashMap<>();
+        for (SessionLog session : log) {
+            if (session.finished()) {
+                Map<Lift, Mass> heaviest = new HashMap<>();
+                session.sets().stream()
+                        .filter(done -> !done.task().warmUp() && done.set().made())
+                        .forEach(done ->
+                                heaviest.merge(done.set().lift(), done.set().load(), Mass::max));
+                last.putAll(heaviest);
+            }
+        }
+        return last;
     }
 
     /** The sessions by the day of the plan they answer. */

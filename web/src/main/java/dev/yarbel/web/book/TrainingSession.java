@@ -22,6 +22,7 @@ class TrainingSession {
     private Instant startedAt;
     private Instant finishedAt;
     private String pain;
+    private String planned;
 
     protected TrainingSession() {}
 

@@ -28,10 +28,10 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     /** Begins a session unless it has begun, whoever comes first. */
     @Modifying
     @NativeQuery("""
-            insert into training_session (club_id, lifter_id, held_on, plan_day, plan_week, started_at)
-            values (:clubId, :lifterId, :heldOn, :planDay, :planWeek, :now)
+            insert into training_session (club_id, lifter_id, held_on, plan_day, plan_week, started_at, planned)
+            values (:clubId, :lifterId, :heldOn, :planDay, :planWeek, :now, :planned)
             on conflict (lifter_id, plan_day, plan_week) do nothing""")
-    int begin(long clubId, long lifterId, LocalDate heldOn, long planDay, int planWeek, Instant now);
+    int begin(long clubId, long lifterId, LocalDate heldOn, long planDay, int planWeek, Instant now, String planned);
 
     /** A session, held until the end of the transaction, so that its sets are logged one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

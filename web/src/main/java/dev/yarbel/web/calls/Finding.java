@@ -80,7 +80,7 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
             shown.append(';')
                     .append(change.date())
                     .append(change.prescription().letter())
-                    .append(change.prescription().dose().shorthand())
+                    .append(change.prescription().part().shorthand())
                     .append(change.before())
                     .append('>')
                     .append(change.after());

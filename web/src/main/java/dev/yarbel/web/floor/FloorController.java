@@ -103,7 +103,7 @@ class FloorController {
             return;
         }
         try {
-            book.log(person, lifter, floor.planned(), floor.plan().today(), form.tokenOrNew(), done);
+            book.log(person, lifter, floor.planned(), floor.plan().today(), form.tokenOrNew(), done, floor.asked());
         } catch (SetTakenException taken) {
             throw new SetForm.Refused(form, "taken");
         }

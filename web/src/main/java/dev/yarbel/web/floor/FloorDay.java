@@ -1,8 +1,6 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.equipment.PlateStack;
-import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
@@ -14,6 +12,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** One day of a plan on the floor, with what was lifted of it so far. */
@@ -27,7 +26,7 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
                 week,
                 SessionPlan.of(
                         plan.resolver(),
-                        Prescription.of(plan.block(), day, week),
+                        plan.course().prescriptions(day, week),
                         log.map(SessionLog::sets).orElse(List.of())),
                 log);
     }
@@ -80,7 +79,10 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
                                 slot.lift(),
                                 PlateStack.EMPTY,
                                 Optional.empty(),
-                                slot.doses().get(week).map(Dose::reps).orElse(1))));
+                                slot.doses()
+                                        .get(week)
+                                        .map(dose -> dose.first().reps())
+                                        .orElse(1))));
     }
 
     public LocalDate date() {
@@ -89,6 +91,14 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
 
     public String name() {
         return plan.block().days().get(day).name();
+    }
+
+    /** What the plan asks for, a line a slot. */
+    String asked() {
+        return plan.block().days().get(day).slots().stream()
+                .flatMap(slot -> slot.doses().get(week).stream()
+                        .map(dose -> slot.letter() + "\t" + slot.lift().key() + "\t" + dose.shorthand()))
+                .collect(Collectors.joining("\n"));
     }
 
     PlannedDay planned() {

@@ -11,8 +11,8 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
@@ -112,7 +112,7 @@ class FloorPainter {
                             .orElse(loading.total())
                             .figure(unit, 2),
                     isTop
-                            ? slot.prescription().dose().reps()
+                            ? slot.prescription().part().reps()
                             : ramp.steps().get(i).reps(),
                     isTop && slot.now().isAbout() && done(done, key).isEmpty(),
                     (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on),
@@ -146,10 +146,10 @@ class FloorPainter {
     private FloorView.Now now(FloorDay day, Task task, List<DoneSet> done, Optional<SetForm> refused, MassUnit unit) {
         SessionPlan session = day.session();
         SlotPlan slot = session.slots().stream()
-                .filter(s -> s.prescription().letter().equals(task.key().letter()))
+                .filter(s -> answers(s, task.key()))
                 .findFirst()
                 .orElseThrow();
-        Dose dose = slot.prescription().dose();
+        Part dose = slot.prescription().part();
         Optional<DoneSet> logged = done(done, task.key());
         PlateStack onTheBar = task.before();
         Optional<SetForm> typed =
@@ -207,6 +207,14 @@ class FloorPainter {
                                 day.plan().resolver().numbers(task.lift())));
     }
 
+    /** Whether a set belongs to this part of the day; warm-ups belong to the part they lead to. */
+    private static boolean answers(SlotPlan slot, TaskKey task) {
+        return slot.prescription().isAnsweredBy(task)
+                || task.warmUp()
+                        && slot.prescription().letter().equals(task.letter())
+                        && slot.prescription().firstSet() == 1;
+    }
+
     private static boolean takesPlates(FloorDay day, Lift lift) {
         return day.plan().resolver().kit(lift).filter(Loads::takesPlates).isPresent();
     }
@@ -226,9 +234,7 @@ class FloorPainter {
                 .map(task -> {
                     PlateStack before = task.before();
                     Optional<SlotPlan> work = session.slots().stream()
-                            .filter(s ->
-                                    s.prescription().letter().equals(task.key().letter())
-                                            && !task.key().warmUp())
+                            .filter(s -> s.prescription().isAnsweredBy(task.key()))
                             .findFirst();
                     return new FloorView.Upcoming(
                             task.lift(),
@@ -265,9 +271,7 @@ class FloorPainter {
         SlotView(FloorDay day, SlotPlan slot, List<DoneSet> allDone) {
             this.day = day;
             this.slot = slot;
-            this.done = allDone.stream()
-                    .filter(d -> d.task().letter().equals(slot.prescription().letter()))
-                    .toList();
+            this.done = allDone.stream().filter(d -> answers(slot, d.task())).toList();
         }
 
         FloorView.SlotLine line(MassUnit unit) {
@@ -287,6 +291,12 @@ class FloorPainter {
             } else if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
                 hangsOn = through(max.workingMax(), numbers().workingMaxThrough(), unit);
                 drop = words.percent(max.share());
+            } else if (origin instanceof ResolvedLoad.Origin.FromReference from) {
+                hangsOn = words.reference(from.of(), words.about(from.whole(), unit));
+                drop = words.percent(from.share());
+            } else if (origin instanceof ResolvedLoad.Origin.AfterLastTime after) {
+                hangsOn = words.load(after.last(), unit);
+                drop = words.load(after.step(), unit);
             } else if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
                 hangsOn = through(estimate.estimate(), numbers().estimateThrough(), unit);
                 drop = words.percent(estimate.share());
@@ -294,7 +304,7 @@ class FloorPainter {
             return new FloorView.SlotLine(
                     slot.prescription().letter(),
                     slot.prescription().lift(),
-                    slot.prescription().dose().shorthand(),
+                    slot.prescription().part().shorthand(),
                     slot.now().load().map(l -> words.load(l, unit)).orElse(null),
                     was(slot, unit),
                     slot.now().isAbout(),
@@ -303,7 +313,7 @@ class FloorPainter {
                     drop,
                     kit(),
                     (int) done.stream().filter(d -> !d.task().warmUp()).count(),
-                    slot.prescription().dose().sets(),
+                    slot.prescription().part().sets(),
                     done.stream().map(d -> doneLine(d, unit)).toList());
         }
 

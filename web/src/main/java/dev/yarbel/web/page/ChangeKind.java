@@ -4,6 +4,10 @@ package dev.yarbel.web.page;
 public enum ChangeKind {
     /** A dose on the sheet was written, rewritten or struck. */
     DOSE(true),
+    /** Several doses, weeks, days or slots of a block at once, or what was undone of them. */
+    BLOCK(false),
+    /** A gate that a coach opened in their own name. */
+    GATE(true),
     /** A slip was taken as proposed. */
     CALL_TAKEN(true),
     /** A slip was answered with another figure. */

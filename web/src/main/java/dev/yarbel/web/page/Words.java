@@ -6,6 +6,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Reference;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -89,6 +90,16 @@ public class Words {
         };
     }
 
+    /** What a percentage hangs on, with its figure: {@code the goal max, 200 kg}. */
+    public String reference(Reference of, String figure) {
+        if (of instanceof Reference.RepMax repMax) {
+            return say("reference.rep-max", figure, repMax.reps());
+        }
+        return of instanceof Reference.Other other
+                ? say("reference.other", figure, lift(other.lift()))
+                : say("reference." + of, figure);
+    }
+
     /** A lift by the name of its key; empty for no key. */
     public String liftOf(String key) {
         return key.isEmpty() ? "" : lift(new Lift(key));
@@ -124,6 +135,11 @@ public class Words {
     /** A day one plans by: {@code Tuesday 10 March}. */
     public String weekday(LocalDate date) {
         return format(date, "date.weekday");
+    }
+
+    /** A day of the week alone: {@code Tuesday}. */
+    public String weekdayName(LocalDate date) {
+        return format(date, "date.weekday-name");
     }
 
     /** A moment as a clock in that zone showed it: {@code 10 Mar 18:02}. */

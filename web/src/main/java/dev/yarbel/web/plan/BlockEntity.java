@@ -1,11 +1,15 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.BlockWeek;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.hibernate.annotations.Formula;
 
 @Entity
 @Table(name = "block")
@@ -20,15 +24,31 @@ class BlockEntity {
     private String name;
     private LocalDate startOn;
     private int weeks;
+    private String shape;
+    private LocalDate contestOn;
+    private String origin;
+    private Long givenFrom;
+    private LocalDate putAsideOn;
+
+    @Formula("(select count(*) from block given where given.given_from = id)")
+    private int copies;
 
     protected BlockEntity() {}
 
-    BlockEntity(long clubId, long lifterId, String name, LocalDate startOn, int weeks) {
+    BlockEntity(long clubId, long lifterId, String name, LocalDate startOn, List<BlockWeek> shape, String origin) {
         this.clubId = clubId;
         this.lifterId = lifterId;
-        this.name = name;
-        this.startOn = startOn;
-        this.weeks = weeks;
+        this.origin = origin;
+        set(name, startOn, shape, null);
+    }
+
+    /** What a coach may change of it. */
+    void set(String called, LocalDate start, List<BlockWeek> weekByWeek, LocalDate contest) {
+        name = called;
+        startOn = start;
+        weeks = weekByWeek.size();
+        shape = WeekCodes.of(weekByWeek);
+        contestOn = contest;
     }
 
     long id() {
@@ -54,5 +74,40 @@ class BlockEntity {
 
     int weeks() {
         return weeks;
+    }
+
+    List<BlockWeek> shape() {
+        return WeekCodes.parse(shape, weeks);
+    }
+
+    Optional<LocalDate> contestOn() {
+        return Optional.ofNullable(contestOn);
+    }
+
+    /** Where it came from: a school, a template or another block; the same for every run of the same. */
+    String origin() {
+        return origin;
+    }
+
+    Optional<Long> givenFrom() {
+        return Optional.ofNullable(givenFrom);
+    }
+
+    /** How many blocks were given from it. */
+    int copies() {
+        return copies;
+    }
+
+    void givenFrom(long block) {
+        givenFrom = block;
+    }
+
+    /** The day another block took its place before it had run its course. */
+    Optional<LocalDate> putAsideOn() {
+        return Optional.ofNullable(putAsideOn);
+    }
+
+    void putAsideOn(LocalDate day) {
+        putAsideOn = day;
     }
 }

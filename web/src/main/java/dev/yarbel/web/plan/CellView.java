@@ -1,40 +1,69 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.prescription.DoseParser;
+import dev.yarbel.core.review.Gate;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One cell as it stands on the page.
  *
  * @param text what is typed in it
  * @param kept what is kept of it, in canonical shorthand; empty when nothing is
- * @param load what the typed dose comes to, or what was lifted
+ * @param loads what the parts of the typed dose come to, or what was lifted
  * @param trouble what keeps the typed text from being kept
  * @param lifted the day was lifted already; its dose is history
+ * @param marks what a coach may want to look at there, in words
  */
 record CellView(
-        CellKey key, String text, String kept, Optional<LoadView> load, Optional<Trouble> trouble, boolean lifted) {
+        CellKey key,
+        String text,
+        String kept,
+        List<LoadView> loads,
+        Optional<Trouble> trouble,
+        boolean lifted,
+        List<String> marks) {
 
     /**
      * A load under a cell.
      *
+     * @param upTo the upper end of a range, or the loads of sets that differ, in words; else null
+     * @param effort how hard it will be, in words; else null
+     * @param ofToday its share of today's estimate where it hangs on a goal, in words; else null
      * @param limit the code of where the kit ended short of the load asked for, else null
      * @param asked the load asked for
      * @param why the code of what keeps the load unknown, else null
      * @param tint how heavy it is, 0 to 5
      */
-    record LoadView(String load, String other, boolean about, String limit, String asked, String why, int tint) {}
+    record LoadView(
+            String load,
+            String other,
+            boolean about,
+            String upTo,
+            String effort,
+            String ofToday,
+            String limit,
+            String asked,
+            String why,
+            int tint) {}
 
     /** Why typed text was not kept. */
     sealed interface Trouble {}
 
-    /** It could not be read: the text before the character, the character and the rest. */
-    record Unreadable(String before, String mark, String after, DoseParser.Problem problem) implements Trouble {
+    /** It could not be read: the text before the character, the character and the rest; and perhaps what was meant. */
+    record Unreadable(String before, String mark, String after, DoseParser.Problem problem, Optional<String> suggestion)
+            implements Trouble {
 
         static Unreadable of(String text, DoseParser.Unreadable why) {
             int at = why.at();
             int next = at < text.length() ? text.offsetByCodePoints(at, 1) : at;
-            return new Unreadable(text.substring(0, at), text.substring(at, next), text.substring(next), why.problem());
+            return new Unreadable(
+                    text.substring(0, at),
+                    text.substring(at, next),
+                    text.substring(next),
+                    why.problem(),
+                    why.suggestion());
         }
     }
 
@@ -49,8 +78,14 @@ record CellView(
     /** The day was lifted. */
     record Lifted() implements Trouble {}
 
-    CellView withLoad(Optional<LoadView> other) {
-        return new CellView(key, text, kept, other, trouble, lifted);
+    /** It stands behind a gate that nobody has opened for this lifter in this slot. */
+    record Gated(Gate gate, Set<Gate.Missing> missing) implements Trouble {}
+
+    /** It names a lift that nobody knows. */
+    record NoSuchLift(String key) implements Trouble {}
+
+    CellView withLoads(List<LoadView> others) {
+        return new CellView(key, text, kept, others, trouble, lifted, marks);
     }
 
     /** The cell's number in ids of the page. */
@@ -58,15 +93,32 @@ record CellView(
         return key.slotId() + "-" + key.week();
     }
 
+    /** How heavy the heaviest of it is, 0 to 5. */
+    public int tint() {
+        return loads.stream().mapToInt(LoadView::tint).max().orElse(0);
+    }
+
+    private boolean is(Class<? extends Trouble> kind) {
+        return trouble.filter(kind::isInstance).isPresent();
+    }
+
     public boolean unreadable() {
-        return trouble.filter(t -> t instanceof Unreadable).isPresent();
+        return is(Unreadable.class);
     }
 
     public boolean overtaken() {
-        return trouble.filter(t -> t instanceof Overtaken).isPresent();
+        return is(Overtaken.class);
     }
 
     public boolean historic() {
-        return trouble.filter(t -> t instanceof Lifted).isPresent();
+        return is(Lifted.class);
+    }
+
+    public boolean gated() {
+        return is(Gated.class);
+    }
+
+    public boolean noSuchLift() {
+        return is(NoSuchLift.class);
     }
 }

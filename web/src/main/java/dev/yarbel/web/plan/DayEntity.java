@@ -5,6 +5,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 
 @Entity
 @Table(name = "block_day")
@@ -19,6 +20,7 @@ class DayEntity {
     private int position;
     private String name;
     private int dayOffset;
+    private Instant removedAt;
 
     protected DayEntity() {}
 
@@ -30,8 +32,24 @@ class DayEntity {
         this.dayOffset = dayOffset;
     }
 
+    /** Not there yet, or not any more; nothing of it is lost. */
+    DayEntity removed(Instant at) {
+        removedAt = at;
+        return this;
+    }
+
+    void set(int place, String called, int offset) {
+        position = place;
+        name = called;
+        dayOffset = offset;
+    }
+
     long id() {
         return id;
+    }
+
+    int position() {
+        return position;
     }
 
     String name() {
@@ -40,5 +58,9 @@ class DayEntity {
 
     int dayOffset() {
         return dayOffset;
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
     }
 }

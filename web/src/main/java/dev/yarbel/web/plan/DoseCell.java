@@ -24,11 +24,11 @@ class DoseCell {
 
     protected DoseCell() {}
 
-    DoseCell(long clubId, long slotId, int week, Dose dose) {
+    DoseCell(long clubId, long slotId, int week, String shorthand) {
         this.clubId = clubId;
         this.slotId = slotId;
         this.week = week;
-        this.shorthand = dose.shorthand();
+        this.shorthand = shorthand;
     }
 
     long slotId() {
@@ -43,7 +43,11 @@ class DoseCell {
         return Dose.parse(shorthand);
     }
 
-    void dose(Dose dose) {
-        shorthand = dose.shorthand();
+    String shorthand() {
+        return shorthand;
+    }
+
+    void shorthand(String canonical) {
+        shorthand = canonical;
     }
 }

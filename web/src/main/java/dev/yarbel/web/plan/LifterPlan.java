@@ -1,6 +1,8 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
@@ -12,29 +14,85 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A lifter's block with everything its loads hang on, read once for one request.
  *
+ * @param stamp tells its days, slots and weeks from any others
+ * @param copies how many blocks were given from it
  * @param dayIds the number of each training day, in the block's order
  * @param slotIds the numbers of each day's slots, in the block's order
+ * @param gates the gates a coach opened, by slot
  * @param sessions what was logged, by the day of the plan it answers
  * @param kit the gym its loads are made with
+ * @param course what each day's doses come to
  */
 public record LifterPlan(
         LifterCard lifter,
+        long blockId,
         String name,
+        String stamp,
+        int copies,
         Block block,
         List<Long> dayIds,
         List<List<Long>> slotIds,
+        Map<Long, Set<Gate>> gates,
         Standing standing,
         Map<PlannedDay, SessionLog> sessions,
         AtHand kit,
         Resolver resolver,
+        Course course,
         LocalDate today) {
 
     LifterPlan with(AtHand other, Resolver resolving) {
-        return new LifterPlan(lifter, name, block, dayIds, slotIds, standing, sessions, other, resolving, today);
+        return new LifterPlan(
+                lifter,
+                blockId,
+                name,
+                stamp,
+                copies,
+                block,
+                dayIds,
+                slotIds,
+                gates,
+                standing,
+                sessions,
+                other,
+                resolving,
+                Course.of(block, resolving, log(sessions, dayIds)),
+                today);
+    }
+
+    /** The same with other doses, which nobody has kept yet. */
+    LifterPlan with(Block other) {
+        return new LifterPlan(
+                lifter,
+                blockId,
+                name,
+                stamp,
+                copies,
+                other,
+                dayIds,
+                slotIds,
+                gates,
+                standing,
+                sessions,
+                kit,
+                resolver,
+                Course.of(other, resolver, log(sessions, dayIds)),
+                today);
+    }
+
+    /** What was lifted, as the course of a block asks for it. */
+    Course.Log log() {
+        return log(sessions, dayIds);
+    }
+
+    static Course.Log log(Map<PlannedDay, SessionLog> sessions, List<Long> dayIds) {
+        return (day, week) -> Optional.ofNullable(sessions.get(new PlannedDay(dayIds.get(day), week)))
+                .filter(SessionLog::finished)
+                .map(SessionLog::sets);
     }
 
     /** The key under which the book knows a day of this plan. */
@@ -49,6 +107,27 @@ public record LifterPlan(
     /** Whether this day has been lifted and finished. */
     public boolean isFinished(int day, int week) {
         return session(day, week).filter(SessionLog::finished).isPresent();
+    }
+
+    /** The same of a day by its number. */
+    boolean isFinished(long dayId, int week) {
+        return Optional.ofNullable(sessions.get(new PlannedDay(dayId, week)))
+                .filter(SessionLog::finished)
+                .isPresent();
+    }
+
+    /** Whether anything was logged on a day in any week. */
+    boolean hasHistory(long dayId) {
+        return sessions.keySet().stream().anyMatch(planned -> planned.day() == dayId);
+    }
+
+    /** The first week that nothing was logged in and nothing after; weeks before it stay where they are. */
+    int firstOpenWeek() {
+        return sessions.keySet().stream()
+                .filter(planned -> dayIds.contains(planned.day()))
+                .mapToInt(planned -> planned.week() + 1)
+                .max()
+                .orElse(0);
     }
 
     /** The week that today lies in, from 0; before the block its first, after it its last. */

@@ -6,8 +6,12 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.PlannedDay;
+import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.book.StripSource;
 import dev.yarbel.web.kit.AtHand;
@@ -20,10 +24,13 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
@@ -64,14 +71,23 @@ public class Plans implements StripSource, PlannedNeeds {
 
     /** The block a lifter is in today; else the last one begun; else the next. Empty when there is none. */
     public Optional<LifterPlan> current(LifterCard lifter, ZoneId zone) {
-        return current(lifter, zone, kits.usual(lifter), start -> book.standing(lifter, start));
+        return open(lifter, zone, Optional.empty());
+    }
+
+    /** The block of a number, or without one the current; empty when the lifter has none such. */
+    Optional<LifterPlan> open(LifterCard lifter, ZoneId zone, Optional<Long> block) {
+        return open(lifter, zone, block, kits.usual(lifter), start -> book.standing(lifter, start));
     }
 
     /** @param standing what the book knows of the lifter, with the log since a day at least */
-    private Optional<LifterPlan> current(
-            LifterCard lifter, ZoneId zone, AtHand kit, Function<LocalDate, Standing> standing) {
+    private Optional<LifterPlan> open(
+            LifterCard lifter,
+            ZoneId zone,
+            Optional<Long> blockId,
+            AtHand kit,
+            Function<LocalDate, Standing> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        List<Object[]> rows = blocks.findCurrent(lifter.clubId(), lifter.id(), today);
+        List<Object[]> rows = blocks.findOpen(lifter.clubId(), lifter.id(), blockId.orElse(null), today);
         return rows.stream()
                 .findFirst()
                 .map(row -> (BlockEntity) row[0])
@@ -86,18 +102,29 @@ public class Plans implements StripSource, PlannedNeeds {
             AtHand kit,
             Standing standing) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
+        Map<Long, Set<Gate>> gates = new HashMap<>();
+        BlockDraft draft = new BlockDraft(entity);
         for (Object[] row : rows) {
             if (row[1] == null) {
                 continue;
             }
-            var slotsOfDay = tree.computeIfAbsent((DayEntity) row[1], d -> new LinkedHashMap<>());
+            DayEntity day = (DayEntity) row[1];
+            draft.days.put(day.id(), BlockDraft.Day.of(day));
+            var slotsOfDay = tree.computeIfAbsent(day, d -> new LinkedHashMap<>());
             if (row[2] != null) {
+                SlotEntity slot = (SlotEntity) row[2];
+                draft.slots.put(slot.id(), BlockDraft.Slot.of(slot));
                 var doses = slotsOfDay.computeIfAbsent(
-                        (SlotEntity) row[2],
-                        s -> new ArrayList<>(Collections.nCopies(entity.weeks(), Optional.empty())));
+                        slot, s -> new ArrayList<>(Collections.nCopies(entity.weeks(), Optional.empty())));
                 if (row[3] != null) {
                     DoseCell cell = (DoseCell) row[3];
-                    doses.set(cell.week(), Optional.of(cell.dose()));
+                    if (cell.week() < entity.weeks()) {
+                        doses.set(cell.week(), Optional.of(cell.dose()));
+                    }
+                }
+                if (row[4] != null) {
+                    gates.computeIfAbsent(slot.id(), id -> EnumSet.noneOf(Gate.class))
+                            .add(((GateConfirmation) row[4]).gate());
                 }
             }
         }
@@ -105,25 +132,52 @@ public class Plans implements StripSource, PlannedNeeds {
         List<List<Long>> slotIds = new ArrayList<>();
         tree.forEach((day, slotsOfDay) -> {
             List<Slot> coreSlots = new ArrayList<>();
-            slotsOfDay.forEach((slot, doses) -> coreSlots.add(new Slot(slot.letter(), slot.lift(), doses)));
+            slotsOfDay.forEach((slot, doses) ->
+                    coreSlots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason())));
             trainingDays.add(new TrainingDay(day.name(), day.dayOffset(), coreSlots));
             slotIds.add(slotsOfDay.keySet().stream().map(SlotEntity::id).toList());
         });
+        Block block = new Block(entity.startOn(), entity.weeks(), trainingDays, entity.shape(), entity.contestOn());
+        List<Long> dayIds = tree.keySet().stream().map(DayEntity::id).toList();
+        Resolver resolver = resolver(lifter, kit, standing);
+        Map<PlannedDay, SessionLog> sessions = standing.byPlannedDay();
         return new LifterPlan(
                 lifter,
+                entity.id(),
                 entity.name(),
-                new Block(entity.startOn(), entity.weeks(), trainingDays),
-                tree.keySet().stream().map(DayEntity::id).toList(),
+                draft.stamp(),
+                entity.copies(),
+                block,
+                dayIds,
                 slotIds,
+                gates,
                 standing,
-                standing.byPlannedDay(),
+                sessions,
                 kit,
-                resolver(lifter, kit, standing),
+                resolver,
+                Course.of(block, resolver, LifterPlan.log(sessions, dayIds)),
                 today);
     }
 
+    /** The same block as it is kept now. */
+    LifterPlan reopened(LifterPlan plan) {
+        List<Object[]> rows =
+                blocks.findOpen(plan.lifter().clubId(), plan.lifter().id(), plan.blockId(), plan.today());
+        return rows.isEmpty()
+                ? plan
+                : open(plan.lifter(), (BlockEntity) rows.get(0)[0], rows, plan.today(), plan.kit(), plan.standing());
+    }
+
+    /** A lifter's blocks, the latest first. */
+    List<BlockEntity> blocksOf(LifterCard lifter) {
+        return blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id());
+    }
+
     private static Resolver resolver(LifterCard lifter, AtHand kit, Standing standing) {
-        return new Resolver(lift -> kit.loads(standing.catalogue().of(lift)), lifter.rounding(), standing.numbers());
+        return new Resolver(
+                lift -> kit.loads(standing.catalogue().of(lift)),
+                lifter.rounding(),
+                standing.numbers().withBodyMass(lifter.bodyMass()));
     }
 
     /** The same plan with what the lifter has at hand in the gym they train in on a day. */
@@ -139,7 +193,12 @@ public class Plans implements StripSource, PlannedNeeds {
 
     @Override
     public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
-        return current(lifter, zone, kit, start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
+        return open(
+                        lifter,
+                        zone,
+                        Optional.empty(),
+                        kit,
+                        start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known)
                 .map(strips::draw);
     }
 
@@ -165,21 +224,58 @@ public class Plans implements StripSource, PlannedNeeds {
     /** Writes a whole block for a lifter. */
     @Transactional
     public void add(LifterCard lifter, String name, Block block) {
+        add(lifter, name, block, "");
+    }
+
+    /**
+     * Writes a whole block for a lifter. Doses that stand behind a gate are left out: a gate is opened slot by slot.
+     *
+     * @param origin where it came from, the same for every run of the same
+     * @return the block's number
+     */
+    @Transactional
+    long add(LifterCard lifter, String name, Block block, String origin) {
         long club = lifter.clubId();
-        BlockEntity entity = blocks.save(new BlockEntity(club, lifter.id(), name, block.start(), block.weeks()));
+        Catalogue catalogue = book.catalogue(club);
+        BlockEntity entity = new BlockEntity(club, lifter.id(), name, block.start(), block.shape(), origin);
+        entity.set(name, block.start(), block.shape(), block.contest().orElse(null));
+        blocks.save(entity);
         for (int d = 0; d < block.days().size(); d++) {
             TrainingDay day = block.days().get(d);
             long dayId = days.save(new DayEntity(club, entity.id(), d, day.name(), day.offset()))
                     .id();
             for (int s = 0; s < day.slots().size(); s++) {
                 Slot slot = day.slots().get(s);
-                long slotId = slots.save(new SlotEntity(club, dayId, s, slot.letter(), slot.lift()))
+                long slotId = slots.save(new SlotEntity(club, dayId, s, slot.letter(), slot.lift())
+                                .set(s, slot.letter(), slot.lift(), slot.school(), slot.reason()))
                         .id();
                 for (int week = 0; week < block.weeks(); week++) {
                     int w = week;
-                    slot.doses().get(week).ifPresent(dose -> cells.save(new DoseCell(club, slotId, w, dose)));
+                    slot.doses()
+                            .get(week)
+                            .filter(dose -> Gate.before(catalogue.root(slot.lift()), dose)
+                                    .isEmpty())
+                            .ifPresent(dose -> cells.save(new DoseCell(club, slotId, w, dose.shorthand())));
                 }
             }
         }
+        return entity.id();
+    }
+
+    /** Puts a block aside where another begins before it has run its course. */
+    @Transactional
+    void putAside(LifterCard lifter, LocalDate from, long but) {
+        blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()).stream()
+                .filter(block -> block.id() != but
+                        && block.startOn().isBefore(from)
+                        && !block.isOver(from)
+                        && block.putAsideOn().isEmpty())
+                .forEach(block -> block.putAsideOn(from));
+    }
+
+    /** Remembers which block another was given from. */
+    @Transactional
+    void givenFrom(LifterCard lifter, long block, long from) {
+        blocks.lock(lifter.clubId(), lifter.id(), block).orElseThrow().givenFrom(from);
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
@@ -7,43 +8,52 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.DoseParser;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.progress.FillRule;
+import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.PredictedEffort;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The sheet: showing one day across the weeks, and keeping what is typed into its cells. */
+/** The sheet: showing one day across the weeks, and keeping what is typed into its cells or filled into them. */
 @Service
 class Sheet {
 
-    /** As far as the ledger is searched for who wrote a dose. */
-    private static final int ENTRIES = 500;
-
     private static final int[] TINTS = {50, 60, 70, 80, 90};
 
-    private final DayRepository days;
-    private final DoseCellRepository cells;
-    private final Ledger ledger;
+    private final BlockDesk desk;
+    private final Plans plans;
+    private final PlanReview review;
     private final Words words;
 
-    Sheet(DayRepository days, DoseCellRepository cells, Ledger ledger, Words words) {
-        this.days = days;
-        this.cells = cells;
-        this.ledger = ledger;
+    Sheet(BlockDesk desk, Plans plans, PlanReview review, Words words) {
+        this.desk = desk;
+        this.plans = plans;
+        this.review = review;
         this.words = words;
     }
 
     /** What a cell held when it was sent to the page, and what is typed in it now. */
     record Typed(String was, String text) {}
+
+    // ---- showing
 
     /** The sheet as it is kept. */
     SheetView view(LifterPlan plan, int day) {
@@ -53,39 +63,110 @@ class Sheet {
     /**
      * The sheet with text typed into some cells.
      *
-     * @param typed the text of those cells; readable doses among them show what they come to
+     * @param typed the text of those cells; readable doses among them show what they come to, and count
      * @param troubles what kept text from being kept
      */
     SheetView view(LifterPlan plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
+        LifterPlan asTyped = typed.isEmpty() ? plan : plan.with(typedInto(plan, day, typed));
+        PlanReview.Result result = review.review(asTyped, plans.blocksOf(plan.lifter()));
+        Map<CellKey, List<String>> marks = marksByCell(asTyped, day, result.marks());
         TrainingDay trainingDay = plan.block().days().get(day);
-        List<Long> slotIds = plan.slotIds().get(day);
-        List<List<CellView>> columns = new ArrayList<>();
-        for (int week = 0; week < plan.block().weeks(); week++) {
-            columns.add(column(plan, day, week, typed, troubles));
-        }
         List<SheetView.Row> rows = new ArrayList<>();
-        for (int s = 0; s < slotIds.size(); s++) {
-            int slot = s;
+        for (int s = 0; s < trainingDay.slots().size(); s++) {
+            Slot slot = trainingDay.slots().get(s);
+            List<CellView> cells = new ArrayList<>();
+            for (int week = 0; week < plan.block().weeks(); week++) {
+                CellKey key = new CellKey(plan.slotIds().get(day).get(s), week);
+                cells.add(cell(plan, asTyped, day, slot, key, typed, troubles, marks));
+            }
             rows.add(new SheetView.Row(
-                    trainingDay.slots().get(s).letter(),
-                    trainingDay.slots().get(s).lift(),
-                    kit(plan, trainingDay.slots().get(s).lift()),
-                    plan.lifter()
-                            .aching(
-                                    trainingDay.slots().get(s).lift(),
-                                    plan.standing().catalogue()),
-                    columns.stream().map(column -> column.get(slot)).toList()));
+                    plan.slotIds().get(day).get(s),
+                    slot.letter(),
+                    slot.lift(),
+                    kit(plan, slot.lift()),
+                    slot.school().map(key -> words.say("school." + key)).orElse(null),
+                    slot.reason().orElse(null),
+                    plan.lifter().aching(slot.lift(), plan.standing().catalogue()),
+                    cells));
         }
+        return new SheetView(
+                day,
+                tabs(plan, day),
+                weeks(asTyped, day),
+                rows,
+                result.marks().stream()
+                        .map(mark -> review.inWords(asTyped, mark))
+                        .toList(),
+                review.inWords(asTyped, result, day));
+    }
+
+    /** A sheet of no day yet, for a block that has none. */
+    SheetView empty(LifterPlan plan) {
+        PlanReview.Result result = review.review(plan, List.of());
+        return new SheetView(-1, List.of(), weeks(plan, -1), List.of(), List.of(), review.inWords(plan, result, -1));
+    }
+
+    private static List<SheetView.Tab> tabs(LifterPlan plan, int open) {
         List<SheetView.Tab> tabs = new ArrayList<>();
         for (int d = 0; d < plan.block().days().size(); d++) {
-            tabs.add(new SheetView.Tab(d, plan.block().days().get(d).name(), d == day));
+            TrainingDay day = plan.block().days().get(d);
+            tabs.add(new SheetView.Tab(d, day.name(), day.offset(), d == open));
         }
+        return tabs;
+    }
+
+    private static List<SheetView.Week> weeks(LifterPlan plan, int day) {
         List<SheetView.Week> weeks = new ArrayList<>();
         for (int w = 0; w < plan.block().weeks(); w++) {
             weeks.add(new SheetView.Week(
-                    w + 1, plan.block().date(day, w), w == plan.currentWeek(), plan.isFinished(day, w)));
+                    w + 1,
+                    day < 0 ? plan.block().start().plusWeeks(w) : plan.block().date(day, w),
+                    w == plan.currentWeek(),
+                    day >= 0 && plan.isFinished(day, w),
+                    plan.block().shape().get(w),
+                    plan.block().isGap(w),
+                    day < 0 ? 0 : PlanReview.minutes(plan, day, w),
+                    w >= plan.firstOpenWeek()));
         }
-        return new SheetView(day, tabs, weeks, rows);
+        return weeks;
+    }
+
+    /** The block with what is typed, where it can be read. */
+    private static Block typedInto(LifterPlan plan, int day, Map<CellKey, String> typed) {
+        Block block = plan.block();
+        List<TrainingDay> days = new ArrayList<>(block.days());
+        List<Slot> slots = new ArrayList<>();
+        for (int s = 0; s < block.days().get(day).slots().size(); s++) {
+            Slot slot = block.days().get(day).slots().get(s);
+            List<Optional<Dose>> doses = new ArrayList<>(slot.doses());
+            for (int week = 0; week < doses.size(); week++) {
+                String text = typed.get(new CellKey(plan.slotIds().get(day).get(s), week));
+                if (text != null) {
+                    doses.set(
+                            week,
+                            DoseParser.parse(text) instanceof DoseParser.Read read
+                                    ? Optional.of(read.dose())
+                                    : Optional.empty());
+                }
+            }
+            slots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason()));
+        }
+        TrainingDay old = days.get(day);
+        days.set(day, new TrainingDay(old.name(), old.offset(), slots));
+        return new Block(block.start(), block.weeks(), days, block.shape(), block.contest());
+    }
+
+    private Map<CellKey, List<String>> marksByCell(LifterPlan plan, int day, List<Mark> marks) {
+        Map<CellKey, List<String>> byCell = new HashMap<>();
+        for (Mark mark : marks) {
+            mark.place()
+                    .filter(place -> place.day() == day && place.from() == place.to())
+                    .ifPresent(place -> byCell.computeIfAbsent(
+                                    new CellKey(plan.slotIds().get(day).get(place.slot()), place.from()),
+                                    k -> new ArrayList<>())
+                            .add(review.inWords(plan, mark).text()));
+        }
+        return byCell;
     }
 
     /** What a lift's loads are made with, in words; null when the gym has nothing for it. */
@@ -97,49 +178,65 @@ class Sheet {
                 .orElse(null);
     }
 
-    private List<CellView> column(
-            LifterPlan plan, int day, int week, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
-        List<Slot> slots = plan.block().days().get(day).slots();
-        List<Long> slotIds = plan.slotIds().get(day);
-        Map<Integer, Integer> placeOfSlot = new HashMap<>();
-        List<Prescription> prescriptions = new ArrayList<>();
-        List<CellView> column = new ArrayList<>();
-        for (int s = 0; s < slots.size(); s++) {
-            CellKey key = new CellKey(slotIds.get(s), week);
-            Optional<Dose> kept = slots.get(s).doses().get(week);
-            String keptText = kept.map(Dose::shorthand).orElse("");
-            String text = typed.getOrDefault(key, keptText);
-            Optional<CellView.Trouble> trouble = Optional.ofNullable(troubles.get(key));
-            Optional<Dose> dose = kept;
-            if (typed.containsKey(key)) {
-                DoseParser.Result result = DoseParser.parse(text);
-                dose = result instanceof DoseParser.Read read ? Optional.of(read.dose()) : Optional.empty();
-                if (result instanceof DoseParser.Unreadable unreadable && !text.isBlank()) {
-                    trouble = Optional.of(CellView.Unreadable.of(text, unreadable));
-                }
-            }
-            if (dose.isPresent()) {
-                placeOfSlot.put(s, prescriptions.size());
-                prescriptions.add(
-                        new Prescription(slots.get(s).letter(), slots.get(s).lift(), dose.get()));
-            }
-            column.add(new CellView(key, text, keptText, Optional.empty(), trouble, plan.isFinished(day, week)));
+    private CellView cell(
+            LifterPlan plan,
+            LifterPlan asTyped,
+            int day,
+            Slot slot,
+            CellKey key,
+            Map<CellKey, String> typed,
+            Map<CellKey, CellView.Trouble> troubles,
+            Map<CellKey, List<String>> marks) {
+        int week = key.week();
+        String kept = slot.doses().get(week).map(Dose::shorthand).orElse("");
+        String text = typed.getOrDefault(key, kept);
+        Optional<CellView.Trouble> trouble = Optional.ofNullable(troubles.get(key));
+        if (trouble.isEmpty() && typed.containsKey(key)) {
+            trouble = unreadable(plan, text);
         }
-        List<ResolvedLoad> loads = plan.resolver().resolve(prescriptions);
-        for (int s = 0; s < slots.size(); s++) {
-            Lift lift = slots.get(s).lift();
-            CellView cell = column.get(s);
-            if (cell.lifted()) {
-                column.set(s, cell.withLoad(lifted(plan, day, week, slots.get(s).letter(), lift)));
-            } else if (placeOfSlot.containsKey(s)) {
-                column.set(s, cell.withLoad(Optional.of(load(plan, lift, loads.get(placeOfSlot.get(s))))));
+        boolean lifted = plan.isFinished(day, week);
+        List<CellView.LoadView> loads =
+                lifted ? lifted(plan, day, week, slot.letter(), slot.lift()) : loads(asTyped, day, week, slot.letter());
+        return new CellView(key, text, kept, loads, trouble, lifted, marks.getOrDefault(key, List.of()));
+    }
+
+    /** Why a text cannot be kept as it stands; empty for one that can, or that is blank. */
+    private static Optional<CellView.Trouble> unreadable(LifterPlan plan, String text) {
+        if (text.isBlank()) {
+            return Optional.empty();
+        }
+        DoseParser.Result result = DoseParser.parse(text);
+        if (result instanceof DoseParser.Unreadable unreadable) {
+            return Optional.of(CellView.Unreadable.of(text, unreadable));
+        }
+        return ((DoseParser.Read) result)
+                .dose().parts().stream()
+                        .flatMap(part -> part.basis() instanceof LoadBasis.Share share
+                                        && share.of() instanceof Reference.Other other
+                                        && plan.standing()
+                                                .catalogue()
+                                                .find(other.lift())
+                                                .isEmpty()
+                                ? Stream.of((CellView.Trouble)
+                                        new CellView.NoSuchLift(other.lift().key()))
+                                : Stream.empty())
+                        .findFirst();
+    }
+
+    private List<CellView.LoadView> loads(LifterPlan plan, int day, int week, String letter) {
+        List<Prescription> prescriptions = plan.course().prescriptions(day, week);
+        List<ResolvedLoad> loads = plan.course().loads(day, week);
+        List<CellView.LoadView> views = new ArrayList<>();
+        for (int i = 0; i < prescriptions.size(); i++) {
+            if (prescriptions.get(i).letter().equals(letter)) {
+                views.add(load(plan, prescriptions.get(i), loads.get(i)));
             }
         }
-        return column;
+        return views;
     }
 
     /** What was lifted there: the heaviest work set of the slot. */
-    private Optional<CellView.LoadView> lifted(LifterPlan plan, int day, int week, String letter, Lift lift) {
+    private List<CellView.LoadView> lifted(LifterPlan plan, int day, int week, String letter, Lift lift) {
         return plan.session(day, week).stream()
                 .flatMap(session -> session.sets().stream())
                 .filter(done -> done.task().letter().equals(letter)
@@ -154,27 +251,88 @@ class Sheet {
                         null,
                         null,
                         null,
-                        0));
+                        null,
+                        null,
+                        null,
+                        0))
+                .stream()
+                .toList();
     }
 
-    private CellView.LoadView load(LifterPlan plan, Lift lift, ResolvedLoad load) {
+    private CellView.LoadView load(LifterPlan plan, Prescription prescription, ResolvedLoad load) {
         if (load instanceof ResolvedLoad.Unknown unknown) {
+            boolean silent = unknown.why() == ResolvedLoad.Why.BY_FEEL
+                    && !prescription.part().work().countsReps();
             return new CellView.LoadView(
-                    null, null, false, null, null, unknown.why().name(), 0);
+                    null,
+                    null,
+                    false,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    silent ? null : unknown.why().name(),
+                    0);
         }
-        Fit fit = ((ResolvedLoad.Known) load).fit();
+        ResolvedLoad.Known known = (ResolvedLoad.Known) load;
+        Fit fit = known.fit();
+        Lift lift = prescription.lift();
+        LiftNumbers numbers = plan.resolver().numbers(lift);
         return new CellView.LoadView(
                 words.load(fit.load(), plan.lifter().unit()),
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
+                upTo(plan, prescription.part(), known),
+                PredictedEffort.of(prescription.part(), fit.load(), numbers)
+                        .map(this::effort)
+                        .orElse(null),
+                ofToday(prescription.part(), fit.load(), numbers),
                 fit.limit() == Fit.Limit.NONE ? null : fit.limit().name(),
                 words.about(fit.asked(), plan.lifter().unit()),
                 null,
-                tint(plan, lift, fit.load()));
+                tint(numbers, fit.load()));
     }
 
-    private static int tint(LifterPlan plan, Lift lift, Mass load) {
-        var numbers = plan.resolver().numbers(lift);
+    /** What stands beside the load: a range's upper end, sets that drop, or what chains and bands make of it. */
+    private String upTo(LifterPlan plan, Part part, ResolvedLoad.Known known) {
+        var unit = plan.lifter().unit();
+        if (known.upTo().isPresent()) {
+            return words.say("plan.up-to", words.load(known.upTo().get().load(), unit));
+        }
+        if (known.steps().size() > 1) {
+            return known.steps().stream()
+                    .skip(1)
+                    .map(fit -> fit.load().figure(unit, 2))
+                    .collect(Collectors.joining(" · "));
+        }
+        return part.changing()
+                .map(changing -> words.say(
+                        "plan.changing",
+                        words.about(changing.atBottom(known.fit().load()), unit),
+                        words.about(changing.atTop(known.fit().load()), unit)))
+                .orElse(null);
+    }
+
+    private String effort(PredictedEffort effort) {
+        if (effort instanceof PredictedEffort.About about) {
+            return words.say("plan.effort.about", about.rpe().toString());
+        }
+        return words.say(effort instanceof PredictedEffort.Light ? "plan.effort.light" : "plan.effort.beyond");
+    }
+
+    /** Percentages of a goal or a contest max are shown as shares of today's estimate too. */
+    private String ofToday(Part part, Mass load, LiftNumbers numbers) {
+        boolean elsewhere = part.basis() instanceof LoadBasis.Share share
+                && (share.of() == Reference.Named.GOAL || share.of() == Reference.Named.CONTEST);
+        return elsewhere
+                ? numbers.estimate()
+                        .map(estimate -> words.say("plan.of-today", words.wholePercent(load.percentOf(estimate))))
+                        .orElse(null)
+                : null;
+    }
+
+    private static int tint(LiftNumbers numbers, Mass load) {
         double share = numbers.estimate()
                 .or(numbers::workingMax)
                 .map(max -> load.percentOf(max).figure().doubleValue())
@@ -186,94 +344,138 @@ class Sheet {
         return tint;
     }
 
+    // ---- keeping
+
     /**
      * Keeps what was typed into a day's cells. What cannot be read is left as it was kept, and so is what somebody else
-     * wrote meanwhile or what has been lifted; the rest is kept, and the ledger says so.
+     * wrote meanwhile, what has been lifted, and what stands behind a closed gate; the rest is kept, and the ledger says so.
      *
      * @return what kept text from being kept, by cell
      */
     @Transactional
     public Map<CellKey, CellView.Trouble> save(Person coach, LifterPlan plan, int day, Map<CellKey, Typed> typed) {
+        // whoever changes the same block at the same moment waits here, and then sees what was kept
+        BlockDesk.Open open = desk.open(plan);
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
-        Map<CellKey, String> overtaken = new HashMap<>();
-        List<Long> slotIds = plan.slotIds().get(day);
-        // whoever keeps doses of the same day at the same moment waits here, and then sees what was kept
-        days.lock(plan.lifter().clubId(), plan.dayIds().get(day));
-        Map<CellKey, DoseCell> kept = new HashMap<>();
-        cells.findByClubIdAndSlotIdIn(plan.lifter().clubId(), slotIds)
-                .forEach(cell -> kept.put(new CellKey(cell.slotId(), cell.week()), cell));
+        Map<CellKey, String> wanted =
+                new TreeMap<>(Comparator.comparingInt(CellKey::week).thenComparingLong(CellKey::slotId));
         typed.forEach((key, entry) -> {
-            int slot = slotIds.indexOf(key.slotId());
-            if (slot < 0 || key.week() < 0 || key.week() >= plan.block().weeks()) {
+            int slot = plan.slotIds().get(day).indexOf(key.slotId());
+            if (slot < 0 || key.week() < 0 || key.week() >= open.draft.weeks.size()) {
                 return;
             }
-            Optional<DoseCell> cell = Optional.ofNullable(kept.get(key));
-            String now = cell.map(c -> c.dose().shorthand()).orElse("");
-            DoseParser.Result result = DoseParser.parse(entry.text());
-            if (result instanceof DoseParser.Unreadable unreadable
-                    && !entry.text().isBlank()) {
-                troubles.put(key, CellView.Unreadable.of(entry.text(), unreadable));
+            Optional<CellView.Trouble> unreadable = unreadable(plan, entry.text());
+            if (unreadable.isPresent()) {
+                troubles.put(key, unreadable.get());
                 return;
             }
-            Optional<Dose> dose = result instanceof DoseParser.Read read ? Optional.of(read.dose()) : Optional.empty();
-            String wanted = dose.map(Dose::shorthand).orElse("");
-            if (wanted.equals(now) || wanted.equals(entry.was())) {
+            Optional<Dose> dose = entry.text().isBlank() ? Optional.empty() : Optional.of(Dose.parse(entry.text()));
+            String text = dose.map(Dose::shorthand).orElse("");
+            String now = open.draft.cell(key);
+            if (text.equals(now) || text.equals(entry.was())) {
                 return;
             }
-            if (plan.isFinished(day, key.week())) {
+            if (open.isHistory(key)) {
                 troubles.put(key, new CellView.Lifted());
             } else if (!entry.was().equals(now)) {
-                overtaken.put(key, now);
+                String who = desk.whoChanged(open, "cell." + key, coach);
+                troubles.put(key, new CellView.Overtaken(who.isEmpty() ? words.say("plan.somebody") : who, now));
             } else {
-                write(coach, plan, day, slot, key, cell, dose, now, wanted);
+                dose.flatMap(d -> gated(plan, open, key, d))
+                        .ifPresentOrElse(trouble -> troubles.put(key, trouble), () -> wanted.put(key, text));
             }
         });
-        troubles.putAll(overtaken(plan, day, overtaken));
+        write(coach, open, day, wanted);
         return troubles;
     }
 
-    private void write(
-            Person coach,
-            LifterPlan plan,
-            int day,
-            int slot,
-            CellKey key,
-            Optional<DoseCell> cell,
-            Optional<Dose> dose,
-            String before,
-            String after) {
-        if (dose.isEmpty()) {
-            cell.ifPresent(cells::delete);
-        } else if (cell.isPresent()) {
-            cell.get().dose(dose.get());
-        } else {
-            cells.save(new DoseCell(plan.lifter().clubId(), key.slotId(), key.week(), dose.get()));
+    private static Optional<CellView.Trouble> gated(LifterPlan plan, BlockDesk.Open open, CellKey key, Dose dose) {
+        BlockDraft.Slot slot = open.draft.slots.get(key.slotId());
+        return open.closed(key, dose).stream()
+                .findFirst()
+                .map(gate -> new CellView.Gated(gate, gate.missing(dose, Gates.known(plan, slot.lift()))));
+    }
+
+    private void write(Person coach, BlockDesk.Open open, int day, Map<CellKey, String> wanted) {
+        if (wanted.isEmpty()) {
+            return;
         }
-        ledger.write(
-                coach, plan.lifter(), ChangeKind.DOSE, subject(plan, day, slot, key), Optional.empty(), before, after);
+        CellKey first = wanted.keySet().iterator().next();
+        String before = open.draft.cell(first);
+        wanted.forEach(open.draft::cell);
+        BlockDesk.Told told = wanted.size() == 1
+                ? new BlockDesk.Told(
+                        ChangeKind.DOSE, subject(open, day, first), before, wanted.get(first), Optional.empty())
+                : BlockDesk.Told.of(
+                        "cells",
+                        wanted.size(),
+                        open.plan().block().days().get(day).name());
+        desk.keep(coach, open, told);
     }
 
     /** A cell as the ledger names it: the lift, the day, the slot and the week. */
-    private static List<String> subject(LifterPlan plan, int day, int slot, CellKey key) {
-        TrainingDay trainingDay = plan.block().days().get(day);
-        Slot cell = trainingDay.slots().get(slot);
-        return List.of(cell.lift().key(), trainingDay.name(), cell.letter(), String.valueOf(key.week() + 1));
+    private static List<String> subject(BlockDesk.Open open, int day, CellKey key) {
+        BlockDraft.Slot slot = open.draft.slots.get(key.slotId());
+        return List.of(
+                slot.lift().key(),
+                open.plan().block().days().get(day).name(),
+                slot.letter(),
+                String.valueOf(key.week() + 1));
     }
 
-    /** Who wrote what stands in these cells now, by one look at the ledger. */
-    private Map<CellKey, CellView.Trouble> overtaken(LifterPlan plan, int day, Map<CellKey, String> now) {
-        if (now.isEmpty()) {
-            return Map.of();
+    /**
+     * Fills the weeks to the right of a week, in some slots, from the dose each has there. Weeks that were lifted are left.
+     *
+     * @param from the week to fill from, from 0
+     * @param to the last week to be filled
+     * @throws BlockDesk.Refused when a dose does not go with the rule
+     */
+    @Transactional
+    public void fill(Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
+        BlockDesk.Open open = desk.open(plan);
+        Map<CellKey, String> wanted = new HashMap<>();
+        for (long slot : slots) {
+            CellKey start = new CellKey(slot, from);
+            if (!plan.slotIds().get(day).contains(slot)
+                    || open.draft.cell(start).isEmpty()) {
+                continue;
+            }
+            List<Optional<Dose>> filled;
+            try {
+                filled = FillRule.fill(
+                        rule,
+                        Dose.parse(open.draft.cell(start)),
+                        to - from,
+                        plan.lifter().unit());
+            } catch (IllegalArgumentException doesNotGo) {
+                throw new BlockDesk.Refused("does-not-go", open.draft.cell(start));
+            }
+            for (int i = 0; i < filled.size(); i++) {
+                CellKey key = new CellKey(slot, from + 1 + i);
+                if (!open.isHistory(key)) {
+                    wanted.put(key, filled.get(i).map(Dose::shorthand).orElse(""));
+                }
+            }
         }
-        Map<List<String>, String> writers = new HashMap<>();
-        ledger.latest(plan.lifter(), ChangeKind.DOSE, ENTRIES)
-                .forEach(change -> writers.putIfAbsent(change.subject(), change.who()));
-        Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
-        now.forEach((key, dose) -> {
-            int slot = plan.slotIds().get(day).indexOf(key.slotId());
-            String who = writers.getOrDefault(subject(plan, day, slot, key), words.say("plan.somebody"));
-            troubles.put(key, new CellView.Overtaken(who, dose));
-        });
-        return troubles;
+        if (wanted.isEmpty()) {
+            throw new BlockDesk.Refused("nothing-to-fill");
+        }
+        wanted.forEach(open.draft::cell);
+        if (rule instanceof FillRule.DeloadNext && from + 1 < open.draft.weeks.size()) {
+            open.draft.weeks.set(from + 1, open.draft.weeks.get(from + 1).asDeload());
+        }
+        desk.keep(
+                coach,
+                open,
+                BlockDesk.Told.of(
+                        "fill", wanted.size(), plan.block().days().get(day).name()));
+    }
+
+    /** Takes back or brings back one's own latest change; what it was in words, or empty when there is none. */
+    @Transactional
+    public Optional<String> undo(Person coach, LifterPlan plan, boolean redo) {
+        BlockDesk.Open open = desk.open(plan);
+        return (redo ? desk.redo(coach, open) : desk.undo(coach, open))
+                .map(told -> words.say("plan.change." + told.get(0), told.toArray()));
     }
 }

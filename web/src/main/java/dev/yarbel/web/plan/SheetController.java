@@ -1,13 +1,22 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
@@ -20,37 +29,67 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+/** The sheet of a block: the one of a number, or without one the current. */
 @Controller
 @RequestMapping("/lifters/{id}/plan")
 class SheetController {
 
     private static final Pattern DOSE = Pattern.compile("dose\\.(\\d{1,18})\\.(\\d{1,2})");
-    private static final int LONGEST_DOSE = 80;
+    private static final int LONGEST_DOSE = 400;
 
     private final Roster roster;
     private final Plans plans;
     private final Sheet sheet;
+    private final BlockChanges changes;
+    private final Gates gates;
+    private final GivenBlocks given;
+    private final Templates templates;
+    private final Forms forms;
+    private final Words words;
 
-    SheetController(Roster roster, Plans plans, Sheet sheet) {
+    SheetController(
+            Roster roster,
+            Plans plans,
+            Sheet sheet,
+            BlockChanges changes,
+            Gates gates,
+            GivenBlocks given,
+            Templates templates,
+            Forms forms,
+            Words words) {
         this.roster = roster;
         this.plans = plans;
         this.sheet = sheet;
+        this.changes = changes;
+        this.gates = gates;
+        this.given = given;
+        this.templates = templates;
+        this.forms = forms;
+        this.words = words;
     }
 
     @GetMapping
     String show(
             @AuthenticationPrincipal Person person,
             @PathVariable long id,
+            @RequestParam Optional<Long> block,
             @RequestParam Optional<Integer> day,
             Model model) {
         LifterCard lifter = roster.lifter(person, id);
-        Optional<LifterPlan> plan = plans.current(lifter, person.zone());
+        Optional<LifterPlan> plan = plans.open(lifter, person.zone(), block);
         model.addAttribute("lifter", lifter);
+        if (plan.isEmpty() && block.isPresent()) {
+            throw new NotFoundException();
+        }
         if (plan.isEmpty()) {
             return "plan/none";
         }
-        return page(model, plan.get(), sheet.view(plan.get(), checked(plan.get(), day.orElse(dayInFocus(plan.get())))));
+        if (day.isPresent()) {
+            checked(plan.get(), day.get());
+        }
+        return page(model, plan.get(), day.orElseGet(() -> dayInFocus(plan.get())), FormState.NONE);
     }
 
     /** What a dose being typed would come to; nothing is kept. */
@@ -59,15 +98,18 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             @PathVariable long id,
             @PathVariable int day,
+            @RequestParam Optional<Long> block,
             @RequestParam Map<String, String> parameters,
             Model model) {
-        LifterPlan plan = plan(person, id);
+        LifterPlan plan = plan(person, id, block);
         Map<CellKey, String> texts = texts(parameters);
         CellKey key = texts.keySet().stream().findFirst().orElseThrow(NotFoundException::new);
+        SheetView view = sheet.view(plan, checked(plan, day), texts, Map.of());
         model.addAttribute("lifter", plan.lifter());
+        model.addAttribute("plan", plan);
         model.addAttribute(
                 "cell",
-                sheet.view(plan, checked(plan, day), texts, Map.of()).rows().stream()
+                view.rows().stream()
                         .flatMap(row -> row.cells().stream())
                         .filter(cell -> cell.key().equals(key))
                         .findFirst()
@@ -80,43 +122,262 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             @PathVariable long id,
             @PathVariable int day,
+            @RequestParam Optional<Long> block,
             @RequestParam Map<String, String> parameters,
             @RequestHeader("HX-Request") Optional<String> fragment,
             HttpServletResponse response,
+            RedirectAttributes flash,
             Model model) {
-        LifterPlan plan = plan(person, id);
+        LifterPlan plan = plan(person, id, block);
         checked(plan, day);
         Map<CellKey, String> texts = texts(parameters);
         Map<CellKey, Sheet.Typed> typed = new HashMap<>();
         texts.forEach((key, text) -> typed.put(key, new Sheet.Typed(parameters.getOrDefault("was." + key, ""), text)));
         Map<CellKey, CellView.Trouble> troubles = sheet.save(person, plan, day, typed);
 
-        LifterPlan saved = plan(person, id);
+        LifterPlan saved = plan(person, id, Optional.of(plan.blockId()));
+        if (parameters.containsKey("follow")) {
+            follow(person, plan, saved, day, flash);
+        }
         texts.keySet().retainAll(troubles.keySet());
-        SheetView view = sheet.view(saved, day, texts, troubles);
         if (fragment.isPresent()) {
+            SheetView view = sheet.view(saved, day, texts, troubles);
             model.addAttribute("lifter", saved.lifter());
+            model.addAttribute("plan", saved);
             model.addAttribute("sheet", view);
             return "plan/sheet :: feet";
         }
-        if (view.hasTrouble()) {
+        if (!troubles.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(model, saved, view);
+            return page(model, saved, sheet.view(saved, day, texts, troubles), FormState.NONE);
         }
-        return "redirect:/lifters/" + id + "/plan?day=" + day;
+        return redirect(id, block, plan, day);
     }
 
-    private String page(Model model, LifterPlan plan, SheetView view) {
+    /** Has what changed on a day follow to the blocks given from this one. */
+    private void follow(Person person, LifterPlan before, LifterPlan after, int day, RedirectAttributes flash) {
+        Map<CellKey, String> was = doses(before, day);
+        Map<CellKey, String> is = doses(after, day);
+        Map<CellKey, String> changed = new HashMap<>();
+        is.forEach((key, dose) -> {
+            if (!dose.equals(was.getOrDefault(key, ""))) {
+                changed.put(key, dose);
+            }
+        });
+        if (!changed.isEmpty()) {
+            int followed = given.follow(person, before, day, was, changed, person.zone());
+            flash.addFlashAttribute("done", words.say("plan.followed", followed, before.copies()));
+        }
+    }
+
+    private static Map<CellKey, String> doses(LifterPlan plan, int day) {
+        Map<CellKey, String> doses = new HashMap<>();
+        for (int s = 0; s < plan.slotIds().get(day).size(); s++) {
+            for (int week = 0; week < plan.block().weeks(); week++) {
+                doses.put(
+                        new CellKey(plan.slotIds().get(day).get(s), week),
+                        plan.block()
+                                .days()
+                                .get(day)
+                                .slots()
+                                .get(s)
+                                .doses()
+                                .get(week)
+                                .map(dose -> dose.shorthand())
+                                .orElse(""));
+            }
+        }
+        return doses;
+    }
+
+    /** Fills the weeks to the right. */
+    @PostMapping("/days/{day}/fill")
+    String fill(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @PathVariable int day,
+            @RequestParam Optional<Long> block,
+            @RequestParam(required = false, name = "slot") List<Long> slots,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        LifterPlan plan = plan(person, id, block);
+        checked(plan, day);
+        return doing("fill", parameters, plan, day, response, model, typed -> {
+            int weeks = plan.block().weeks();
+            int from = typed.read("from", text -> Reading.number(text, 1, weeks));
+            int to = typed.read("to", text -> Reading.number(text, from + 1, Math.max(from + 1, weeks)));
+            sheet.fill(
+                    person,
+                    plan,
+                    day,
+                    slots == null ? List.of() : slots,
+                    from - 1,
+                    Math.min(to, weeks) - 1,
+                    PlanForms.fillRule(typed, plan.lifter().unit()));
+            return redirect(id, block, plan, day) + "#week-" + from;
+        });
+    }
+
+    /** Changes weeks, days, slots or the block itself. */
+    @PostMapping("/change")
+    String change(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            Model model) {
+        LifterPlan plan = plan(person, id, block);
+        return doing("change", parameters, plan, at, response, model, typed -> {
+            BlockChanges.Kind kind = typed.read("kind", text -> Reading.choice(BlockChanges.Kind.class, text));
+            changes.change(person, plan, kind, typed);
+            int days =
+                    plan(person, id, Optional.of(plan.blockId())).block().days().size();
+            boolean added = kind == BlockChanges.Kind.DAY_ADD || kind == BlockChanges.Kind.DAY_COPY;
+            return redirect(id, block, plan, added ? days - 1 : Math.max(0, Math.min(at, days - 1)));
+        });
+    }
+
+    /** Puts a template's day or scheme into the block. */
+    @PostMapping("/use")
+    String use(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            Model model) {
+        LifterPlan plan = plan(person, id, block);
+        return doing("use", parameters, plan, at, response, model, typed -> {
+            templates.use(person, plan, typed);
+            return redirect(id, block, plan, at);
+        });
+    }
+
+    /** Keeps the block, a day or a slot's doses as a template of the club. */
+    @PostMapping("/templates")
+    String template(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        LifterPlan plan = plan(person, id, block);
+        return doing("template", parameters, plan, at, response, model, typed -> {
+            templates.keep(person, plan, checked(plan, at), typed);
+            flash.addFlashAttribute("done", words.say("template.kept", typed.text("name")));
+            return redirect(id, block, plan, at);
+        });
+    }
+
+    @PostMapping("/undo")
+    String undo(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam(defaultValue = "false") boolean redo,
+            RedirectAttributes flash) {
+        LifterPlan plan = plan(person, id, block);
+        try {
+            Optional<String> told = sheet.undo(person, plan, redo);
+            flash.addFlashAttribute(
+                    "done", told.orElseGet(() -> words.say(redo ? "plan.nothing-to-redo" : "plan.nothing-to-undo")));
+        } catch (BlockDesk.Refused refused) {
+            flash.addFlashAttribute("refused", said(refused));
+        }
+        int days = plan(person, id, Optional.of(plan.blockId())).block().days().size();
+        return redirect(id, block, plan, Math.max(0, Math.min(at, days - 1)));
+    }
+
+    /** Opens a gate of a slot in the coach's own name. */
+    @PostMapping("/gates")
+    String gate(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam long slot,
+            @RequestParam Gate gate,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            RedirectAttributes flash,
+            Model model) {
+        LifterPlan plan = plan(person, id, block);
+        return doing("gate", parameters, plan, at, response, model, typed -> {
+            gates.open(person, plan, slot, gate, typed);
+            flash.addFlashAttribute("done", words.say("gate.opened", words.say("gate." + gate)));
+            return redirect(id, block, plan, at);
+        });
+    }
+
+    /** Does what a form beside the sheet asks; what cannot be done is said on the page, with what was typed. */
+    private String doing(
+            String form,
+            Map<String, String> parameters,
+            LifterPlan plan,
+            int day,
+            HttpServletResponse response,
+            Model model,
+            Function<Typed, String> work) {
+        try {
+            return forms.sendTo(form, parameters, work, state -> page(model, fresh(plan), day, state), response);
+        } catch (BlockDesk.Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("refused", said(refused));
+            return page(model, fresh(plan), day, FormState.NONE);
+        }
+    }
+
+    private LifterPlan fresh(LifterPlan plan) {
+        return plans.reopened(plan);
+    }
+
+    private String said(BlockDesk.Refused refused) {
+        return words.say("plan.refused." + refused.code(), refused.facts());
+    }
+
+    private String page(Model model, LifterPlan plan, int day, FormState state) {
+        int open = Math.min(day, plan.block().days().size() - 1);
+        return page(model, plan, open < 0 ? sheet.empty(plan) : sheet.view(plan, open), state);
+    }
+
+    private String page(Model model, LifterPlan plan, SheetView view, FormState state) {
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute("plan", plan);
         model.addAttribute("today", plan.today());
         model.addAttribute("sheet", view);
+        model.addAttribute("state", state);
+        model.addAttribute("lifts", liftChoices(plan));
         model.addAttribute("strip", plans.strip(plan));
         return "plan/page";
     }
 
-    private LifterPlan plan(Person person, long id) {
-        return plans.current(roster.lifter(person, id), person.zone()).orElseThrow(NotFoundException::new);
+    /** Every lift of the club by name. */
+    private List<Map.Entry<String, String>> liftChoices(LifterPlan plan) {
+        List<Map.Entry<String, String>> lifts = new ArrayList<>();
+        plan.standing()
+                .catalogue()
+                .all()
+                .forEach(variation -> lifts.add(Map.entry(variation.lift().key(), words.lift(variation.lift()))));
+        lifts.sort(Map.Entry.comparingByValue());
+        return lifts;
+    }
+
+    private static String redirect(long id, Optional<Long> block, LifterPlan plan, int day) {
+        return "redirect:/lifters/" + id + "/plan?"
+                + block.map(b -> "block=" + b + "&").orElse("") + "day=" + day;
+    }
+
+    private LifterPlan plan(Person person, long id, Optional<Long> block) {
+        return plans.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
     }
 
     private static int checked(LifterPlan plan, int day) {

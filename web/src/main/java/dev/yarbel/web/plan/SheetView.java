@@ -1,26 +1,61 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import java.time.LocalDate;
 import java.util.List;
 
-/** One training day across the weeks. */
-record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows) {
+/** One training day across the weeks, with what is marked and what the block adds up to. */
+record SheetView(
+        int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List<MarkView> marks, ReckoningView reckoning) {
 
     /** A day to turn to. */
-    record Tab(int day, String name, boolean open) {}
+    record Tab(int day, String name, int offset, boolean open) {}
 
-    /** A column's head. */
-    record Week(int number, LocalDate date, boolean current, boolean lifted) {}
+    /**
+     * A column's head.
+     *
+     * @param minutes how long the day will take; 0 where nothing is asked for
+     * @param movable nothing was logged in it or after it
+     */
+    record Week(
+            int number,
+            LocalDate date,
+            boolean current,
+            boolean lifted,
+            BlockWeek shape,
+            boolean gap,
+            int minutes,
+            boolean movable) {}
 
     /**
      * A slot with its cells.
      *
      * @param kit what its loads are made with; null when the gym has nothing for the lift
+     * @param school in words; null when a coach wrote it
+     * @param reason why it is there; null when nobody said
      * @param hurting the open aches that the lift loads
      */
-    record Row(String letter, Lift lift, String kit, List<Ache> hurting, List<CellView> cells) {}
+    record Row(
+            long slotId,
+            String letter,
+            Lift lift,
+            String kit,
+            String school,
+            String reason,
+            List<Ache> hurting,
+            List<CellView> cells) {}
+
+    /**
+     * A mark in words.
+     *
+     * @param kind its code
+     * @param stop whether it is one that can hurt
+     * @param day the day it stands on, from 0; negative when it concerns the whole block
+     * @param week the first week it stands in, from 1
+     */
+    record MarkView(String kind, boolean stop, String text, int day, int week) {}
 
     public boolean hasTrouble() {
         return rows.stream().flatMap(row -> row.cells().stream()).anyMatch(cell -> cell.trouble()

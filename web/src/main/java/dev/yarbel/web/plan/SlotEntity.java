@@ -6,6 +6,8 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Optional;
 
 @Entity
 @Table(name = "slot")
@@ -20,6 +22,9 @@ class SlotEntity {
     private int position;
     private String letter;
     private Lift lift;
+    private String school;
+    private String reason;
+    private Instant removedAt;
 
     protected SlotEntity() {}
 
@@ -31,8 +36,31 @@ class SlotEntity {
         this.lift = lift;
     }
 
+    /** Not there yet, or not any more; nothing of it is lost. */
+    SlotEntity removed(Instant at) {
+        removedAt = at;
+        return this;
+    }
+
+    SlotEntity set(int place, String called, Lift with, Optional<String> ofSchool, Optional<String> why) {
+        position = place;
+        letter = called;
+        lift = with;
+        school = ofSchool.orElse(null);
+        reason = why.orElse(null);
+        return this;
+    }
+
     long id() {
         return id;
+    }
+
+    long dayId() {
+        return blockDayId;
+    }
+
+    int position() {
+        return position;
     }
 
     String letter() {
@@ -41,5 +69,17 @@ class SlotEntity {
 
     Lift lift() {
         return lift;
+    }
+
+    Optional<String> school() {
+        return Optional.ofNullable(school);
+    }
+
+    Optional<String> reason() {
+        return Optional.ofNullable(reason);
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
     }
 }

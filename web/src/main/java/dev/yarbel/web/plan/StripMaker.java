@@ -1,18 +1,24 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.session.LiftNumbers;
-import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.tally.Exposure;
+import dev.yarbel.core.tally.Reckoning;
+import dev.yarbel.core.tally.WorkLine;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.page.Words;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -32,33 +38,104 @@ class StripMaker {
         this.words = words;
     }
 
+    /** A lane's work on one day of one week. */
+    private record Place(Lift root, int day, int week) {}
+
     Strip draw(LifterPlan plan) {
-        List<Lift> lifts = plan.block().days().stream()
-                .flatMap(day -> day.slots().stream())
-                .map(slot -> slot.lift())
-                .distinct()
-                .toList();
-        int weeks = plan.block().weeks();
-        List<Strip.Week> weekMarks = new ArrayList<>();
-        for (int week = 0; week < weeks; week++) {
-            int x = x(plan, plan.block().start().plusWeeks(week));
-            int next = x(plan, plan.block().start().plusWeeks(week + 1L));
-            weekMarks.add(new Strip.Week(week + 1, x, next - x, week == plan.currentWeek()));
+        Catalogue catalogue = plan.standing().catalogue();
+        Reckoning reckoning = Reckoning.of(plan.block(), plan.course(), plan.resolver(), plan.log(), catalogue);
+        Map<Place, List<WorkLine>> work = new HashMap<>();
+        for (WorkLine line : reckoning.lines()) {
+            if (line.share().isPresent()) {
+                work.computeIfAbsent(
+                                new Place(catalogue.root(line.lift()), line.day(), line.week()),
+                                place -> new ArrayList<>())
+                        .add(line);
+            }
         }
+        List<Lift> roots = lanes(reckoning, catalogue);
         List<Strip.Lane> lanes = new ArrayList<>();
-        for (Lift lift : lifts) {
+        for (Lift root : roots) {
             int bottom = HEADER + LANE * (lanes.size() + 1);
-            lanes.add(new Strip.Lane(words.lift(lift), bottom, marks(plan, lift, bottom)));
+            lanes.add(new Strip.Lane(words.lift(root), bottom, marks(plan, root, work, bottom)));
         }
         boolean within = !plan.today().isBefore(plan.block().start())
                 && !plan.today().isAfter(plan.block().end());
         int today = within ? x(plan, plan.today()) + dayWidth(plan) / 2 : -1;
         return new Strip(
-                plan.lifter().id(), plan.name(), WIDTH, HEADER + LANE * lifts.size() + 4, weekMarks, today, lanes);
+                plan.lifter().id(),
+                plan.blockId(),
+                plan.name(),
+                WIDTH,
+                HEADER + LANE * Math.max(1, roots.size()) + 4,
+                weeks(plan),
+                phases(plan),
+                today,
+                contest(plan),
+                lanes);
+    }
+
+    /** The families of contest lifts and events; where a block has none, all. */
+    private static List<Lift> lanes(Reckoning reckoning, Catalogue catalogue) {
+        List<Lift> contested = reckoning.families().stream()
+                .filter(root -> catalogue.of(root).contest()
+                        || reckoning.lines().stream()
+                                .anyMatch(line -> catalogue.root(line.lift()).equals(root)
+                                        && catalogue.of(line.lift()).contest()))
+                .toList();
+        return contested.isEmpty() ? reckoning.families() : contested;
+    }
+
+    private static List<Strip.Week> weeks(LifterPlan plan) {
+        List<Strip.Week> weeks = new ArrayList<>();
+        Block block = plan.block();
+        for (int week = 0; week < block.weeks(); week++) {
+            int x = x(plan, block.start().plusWeeks(week));
+            int next = x(plan, block.start().plusWeeks(week + 1L));
+            weeks.add(new Strip.Week(
+                    week + 1,
+                    x,
+                    next - x,
+                    week == plan.currentWeek(),
+                    block.shape().get(week).deload() || block.isGap(week),
+                    week >= plan.firstOpenWeek()));
+        }
+        return weeks;
+    }
+
+    private static List<Strip.Phase> phases(LifterPlan plan) {
+        List<Strip.Phase> phases = new ArrayList<>();
+        Block block = plan.block();
+        int from = 0;
+        for (int week = 1; week <= block.weeks(); week++) {
+            Phase phase = block.shape().get(from).phase();
+            if (week == block.weeks() || block.shape().get(week).phase() != phase) {
+                if (phase != Phase.GENERAL) {
+                    int x = x(plan, block.start().plusWeeks(from));
+                    int end = x(plan, block.start().plusWeeks(week));
+                    phases.add(new Strip.Phase(phase.name().toLowerCase(Locale.ROOT), x, end - x));
+                }
+                from = week;
+            }
+        }
+        return phases;
+    }
+
+    private Strip.Flag contest(LifterPlan plan) {
+        Optional<LocalDate> contest = plan.block().contest();
+        if (contest.isEmpty()) {
+            return null;
+        }
+        long days = ChronoUnit.DAYS.between(plan.today(), contest.get());
+        String text = days < 0
+                ? words.say("strip.contest.past", words.day(contest.get()))
+                : words.say("strip.contest", words.day(contest.get()), days / 7, days % 7);
+        int x = Math.min(x(plan, contest.get()), WIDTH - 6);
+        return new Strip.Flag(Math.max(LABELS, x), text);
     }
 
     private static int dayWidth(LifterPlan plan) {
-        return (WIDTH - LABELS) / (7 * plan.block().weeks());
+        return Math.max(2, (WIDTH - LABELS) / (7 * plan.block().weeks()));
     }
 
     private static int x(LifterPlan plan, LocalDate date) {
@@ -66,44 +143,66 @@ class StripMaker {
         return LABELS + (int) ((WIDTH - LABELS) * days / (7 * plan.block().weeks()));
     }
 
-    private List<Strip.Mark> marks(LifterPlan plan, Lift lift, int bottom) {
+    private List<Strip.Mark> marks(LifterPlan plan, Lift root, Map<Place, List<WorkLine>> work, int bottom) {
         List<Strip.Mark> marks = new ArrayList<>();
-        LiftNumbers known = plan.resolver().numbers(lift);
-        Optional<Mass> max = known.estimate().or(known::workingMax);
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day = 0; day < plan.block().days().size(); day++) {
-                int d = day;
-                int w = week;
-                exposure(plan, lift, day, week)
-                        .filter(e -> max.isPresent())
-                        .ifPresent(e -> marks.add(mark(plan, lift, e, max.get(), d, w, bottom)));
+                List<WorkLine> lines = work.get(new Place(root, day, week));
+                if (lines != null) {
+                    marks.add(mark(plan, root, lines, day, week, bottom));
+                }
             }
         }
         return marks;
     }
 
-    private Strip.Mark mark(LifterPlan plan, Lift lift, Exposure e, Mass max, int day, int week, int bottom) {
-        Percent share = e.heaviest().percentOf(max);
+    private Strip.Mark mark(LifterPlan plan, Lift root, List<WorkLine> lines, int day, int week, int bottom) {
+        Percent share = lines.stream()
+                .map(line -> line.share().orElseThrow())
+                .max(Percent::compareTo)
+                .orElseThrow();
+        Mass heaviest = lines.stream()
+                .filter(line -> line.share().orElseThrow().equals(share))
+                .map(line -> line.load().orElse(Mass.ZERO))
+                .max(Mass::compareTo)
+                .orElseThrow();
+        int hardReps =
+                lines.stream().mapToInt(line -> line.hardSets() * line.reps()).sum();
+        boolean done = lines.get(0).done();
+        Exposure.Judgement judgement = done ? judgement(plan, root, day, week) : Exposure.Judgement.AS_PLANNED;
         double above = Math.max(0, share.figure().doubleValue() - 40) / 60;
         int height = (int) Math.round(Math.max(4, Math.min(MOST_HEIGHT, 4 + above * (MOST_HEIGHT - 4))));
-        int width = Math.min(dayWidth(plan), 6 + e.hardReps() / 2);
+        int width = Math.min(dayWidth(plan), 6 + hardReps / 2);
         LocalDate date = plan.block().date(day, week);
         int x = x(plan, date) + (dayWidth(plan) - width) / 2;
         String text = words.say(
-                e.done() ? "strip.mark.done." + e.judgement() : "strip.mark.planned",
-                words.lift(lift),
+                done ? "strip.mark.done." + judgement : "strip.mark.planned",
+                words.lift(root),
                 words.day(date),
-                words.load(e.heaviest(), plan.lifter().unit()),
+                words.load(heaviest, plan.lifter().unit()),
                 words.percent(share),
-                e.hardReps());
-        return new Strip.Mark(date, day, week, x, bottom - height, width, height, e.done(), e.judgement(), text);
+                hardReps);
+        return new Strip.Mark(date, day, week, x, bottom - height, width, height, done, hardReps == 0, judgement, text);
     }
 
-    private static Optional<Exposure> exposure(LifterPlan plan, Lift lift, int day, int week) {
-        List<Prescription> prescriptions = Prescription.of(plan.block(), day, week);
-        return plan.session(day, week)
-                .filter(SessionLog::finished)
-                .map(session -> Exposure.done(plan.resolver(), prescriptions, session.sets(), lift))
-                .orElseGet(() -> Exposure.planned(plan.resolver(), prescriptions, lift));
+    /** How what was lifted of a family compares with what was asked: the worst of its lifts. */
+    private static Exposure.Judgement judgement(LifterPlan plan, Lift root, int day, int week) {
+        Catalogue catalogue = plan.standing().catalogue();
+        List<Exposure.Judgement> judgements = plan.session(day, week).stream()
+                .map(SessionLog::sets)
+                .flatMap(sets -> sets.stream()
+                        .map(done -> done.set().lift())
+                        .distinct()
+                        .filter(lift -> catalogue.root(lift).equals(root))
+                        .flatMap(lift ->
+                                Exposure.done(plan.resolver(), plan.course().prescriptions(day, week), sets, lift)
+                                        .stream()))
+                .map(Exposure::judgement)
+                .toList();
+        return judgements.contains(Exposure.Judgement.OVER)
+                ? Exposure.Judgement.OVER
+                : judgements.contains(Exposure.Judgement.UNDER)
+                        ? Exposure.Judgement.UNDER
+                        : Exposure.Judgement.AS_PLANNED;
     }
 }

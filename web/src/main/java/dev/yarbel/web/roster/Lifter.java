@@ -167,6 +167,8 @@ class Lifter {
                 health(),
                 aches,
                 bodyMass,
+                Optional.ofNullable(minutes),
+                dieting == Dieting.HARD,
                 archivedAt != null);
     }
 }

@@ -25,6 +25,7 @@ import java.util.Optional;
  * @param guardian who consented for a minor
  * @param aches those that nobody has cleared, oldest first; none in a list of lifters, where nobody asked
  * @param bodyMass what they last weighed; unknown in a list of lifters
+ * @param minutes they have for a session
  */
 public record LifterCard(
         long id,
@@ -41,6 +42,8 @@ public record LifterCard(
         HealthCheck health,
         List<Ache> aches,
         Optional<Mass> bodyMass,
+        Optional<Integer> minutes,
+        boolean dietsHard,
         boolean archived) {
 
     public LifterCard {

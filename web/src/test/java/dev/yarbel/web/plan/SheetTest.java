@@ -112,7 +112,7 @@ class SheetTest {
                         .string(allOf(
                                 containsString("value=\"1 @8x\""),
                                 containsString("<mark>x</mark>"),
-                                containsString("Only rest or tempo may follow"))));
+                                containsString("Not understood from here on"))));
         assertThat(dose(0, 1)).contains("1 @8");
         assertThat(dose(2, 1)).contains("5x5 70%");
     }

@@ -1,0 +1,12 @@
+package dev.yarbel.core.block;
+
+/** What a week is for. */
+public enum Phase {
+    /** Nothing in particular was said. */
+    GENERAL,
+    MUSCLE,
+    STRENGTH,
+    PEAK,
+    /** Holding strength at sustainable loads, with no contest in sight. */
+    HOLD
+}

@@ -1,0 +1,30 @@
+package dev.yarbel.core.prescription;
+
+/** How a set is meant beyond sets, repetitions and load. */
+public enum Manner {
+    /** As fast as possible with a light load. */
+    SPEED("speed"),
+    /** A part of the whole movement: loads over 100 % are right there. */
+    PARTIAL("partial"),
+    /** A helper carries a little throughout. */
+    ASSISTED("assisted"),
+    /** Lowered slowly; over 100 % only with a spotter who carries the difference on the way up. */
+    LOWERING("lowering"),
+    /** Set-drop stages: a set is dropped when the last one loses repetitions, and load goes on being added. */
+    STAGES("stages"),
+    /** The lifter sees the plates, not the total. */
+    BLIND("blind"),
+    /** The lifter picks the exercise. */
+    CHOICE("choice");
+
+    private final String word;
+
+    Manner(String word) {
+        this.word = word;
+    }
+
+    /** How it is written. */
+    public String word() {
+        return word;
+    }
+}

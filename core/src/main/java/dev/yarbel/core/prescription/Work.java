@@ -1,0 +1,278 @@
+package dev.yarbel.core.prescription;
+
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
+import java.time.Duration;
+import java.util.Optional;
+
+/**
+ * How the sets of a dose are built, apart from what they weigh.
+ *
+ * <p>{@link #sets()} and {@link #reps()} are what a log is laid out for and what is counted before anything was lifted;
+ * where the day decides, they are the least that is asked.
+ */
+public sealed interface Work {
+
+    int MOST_SETS = 50;
+    int MOST_REPS = 100;
+    Duration MOST_TIME = Duration.ofMinutes(120);
+
+    /** The sets asked for, 1 to 50. */
+    int sets();
+
+    /** The repetitions of a set, 1 to 100; one for what is not counted in repetitions. */
+    int reps();
+
+    /** Whether repetitions are what is counted, so that a max says what they weigh. */
+    default boolean countsReps() {
+        return true;
+    }
+
+    /** Where a set to the limit ends. */
+    sealed interface Stop {
+
+        /** When form breaks, not when the bar stops. */
+        record Form() implements Stop {}
+
+        /** At a rating. */
+        record At(Rpe rpe) implements Stop {}
+
+        Stop FORM = new Form();
+    }
+
+    /**
+     * Sets of the same repetitions: {@code 4x8}, or of a range that is worked through before load is added: {@code 3x8-12}.
+     *
+     * @param most the top of the range; the same as {@code reps} where there is none
+     * @param plus the last set goes on as far as it can, up to this stop: {@code 3x5+}
+     */
+    record Straight(int sets, int reps, int most, Optional<Stop> plus) implements Work {
+        public Straight {
+            checkSets(sets);
+            checkReps(reps);
+            checkReps(most);
+            if (most < reps || most > reps && plus.isPresent()) {
+                throw new IllegalArgumentException("a range runs upward, and has no plus set");
+            }
+        }
+
+        public static Straight of(int sets, int reps) {
+            return new Straight(sets, reps, reps, Optional.empty());
+        }
+
+        public boolean isRange() {
+            return most > reps;
+        }
+    }
+
+    /** As many repetitions as possible up to a stop: {@code max}, {@code 2xmax to @9}. */
+    record ToLimit(int sets, Stop stop) implements Work {
+        public ToLimit {
+            checkSets(sets);
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+    }
+
+    /** Sets of so many repetitions, load added each time, until one rates so; the last counts: {@code climb 8 to @7}. */
+    record Climb(int reps, Rpe until) implements Work {
+
+        /** As many sets as are laid out before anyone knows; a starting value of ours. */
+        private static final int SETS = 4;
+
+        public Climb {
+            checkReps(reps);
+        }
+
+        @Override
+        public int sets() {
+            return SETS;
+        }
+    }
+
+    /**
+     * Rounds of small sets with a short rest within: {@code 3x(5x1 20s)}.
+     *
+     * @param sets the rounds
+     * @param within the small sets of a round, 2 to 20
+     * @param each the repetitions of a small set
+     * @param gap the rest within a round
+     */
+    record Clusters(int sets, int within, int each, Duration gap) implements Work {
+        public Clusters {
+            checkSets(sets);
+            checkReps(each);
+            if (within < 2 || within > 20 || within * each > MOST_REPS) {
+                throw new IllegalArgumentException("a round has 2 to 20 small sets of " + MOST_REPS + " in all");
+            }
+            checkTime(gap);
+        }
+
+        @Override
+        public int reps() {
+            return within * each;
+        }
+    }
+
+    /**
+     * As many sets as the time allows, up to a goal, none sooner than the gap after the one before; a miss ends it:
+     * {@code 10x1 in 10min gap 30}.
+     *
+     * @param sets the goal
+     */
+    record Density(int sets, int reps, Duration time, Duration gap) implements Work {
+        public Density {
+            checkSets(sets);
+            checkReps(reps);
+            checkTime(time);
+            checkTime(gap);
+            if (gap.multipliedBy(sets - 1L).compareTo(time) > 0) {
+                throw new IllegalArgumentException("the goal cannot be reached in the time with that gap");
+            }
+        }
+
+        /** The time there is for each set if the goal is to be reached. */
+        public Duration pace() {
+            return time.dividedBy(sets);
+        }
+    }
+
+    /** As many repetitions as the time allows: {@code max in 60s}. */
+    record RepsInTime(int sets, Duration time) implements Work {
+        public RepsInTime {
+            checkSets(sets);
+            checkTime(time);
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+
+        @Override
+        public boolean countsReps() {
+            return false;
+        }
+    }
+
+    /** Held for a time: {@code 3x30s}. */
+    record Hold(int sets, Duration time) implements Work {
+        public Hold {
+            checkSets(sets);
+            checkTime(time);
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+
+        @Override
+        public boolean countsReps() {
+            return false;
+        }
+    }
+
+    /**
+     * Carried or dragged over a distance: {@code 3x20m}, {@code 1x20m in 60s}.
+     *
+     * @param unit metres or feet, as the coach typed
+     * @param within the time it must be done in
+     */
+    record Carry(int sets, Length distance, LengthUnit unit, Optional<Duration> within) implements Work {
+
+        public static final Length MOST_DISTANCE = Length.ofCm(100_000);
+
+        public Carry {
+            checkSets(sets);
+            if (!distance.isPositive() || distance.isGreaterThan(MOST_DISTANCE)) {
+                throw new IllegalArgumentException("a carry goes up to a kilometre");
+            }
+            within.ifPresent(Work::checkTime);
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+
+        @Override
+        public boolean countsReps() {
+            return false;
+        }
+    }
+
+    /**
+     * Rounds of a circuit: {@code 5 rounds}, {@code rounds in 12min}.
+     *
+     * @param goal empty: as many as the time allows
+     */
+    record Rounds(Optional<Integer> goal, Optional<Duration> time) implements Work {
+        public Rounds {
+            goal.ifPresent(Work::checkSets);
+            time.ifPresent(Work::checkTime);
+            if (goal.isEmpty() && time.isEmpty()) {
+                throw new IllegalArgumentException("rounds have a number or a time");
+            }
+        }
+
+        @Override
+        public int sets() {
+            return goal.orElse(1);
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+
+        @Override
+        public boolean countsReps() {
+            return false;
+        }
+    }
+
+    /** General preparation before the bar: {@code prep 10min}. */
+    record Preparation(Duration time) implements Work {
+        public Preparation {
+            checkTime(time);
+        }
+
+        @Override
+        public int sets() {
+            return 1;
+        }
+
+        @Override
+        public int reps() {
+            return 1;
+        }
+
+        @Override
+        public boolean countsReps() {
+            return false;
+        }
+    }
+
+    private static void checkSets(int sets) {
+        if (sets < 1 || sets > MOST_SETS) {
+            throw new IllegalArgumentException("1 to " + MOST_SETS + " sets");
+        }
+    }
+
+    private static void checkReps(int reps) {
+        if (reps < 1 || reps > MOST_REPS) {
+            throw new IllegalArgumentException("1 to " + MOST_REPS + " repetitions");
+        }
+    }
+
+    private static void checkTime(Duration time) {
+        if (time.isNegative() || time.isZero() || time.compareTo(MOST_TIME) > 0 || time.getNano() != 0) {
+            throw new IllegalArgumentException("a time of up to " + MOST_TIME + " in whole seconds");
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package dev.yarbel.core.review;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Schemes that hurt people who are not ready for them, and what is asked before one is planned: a level, a history and a
+ * named spotter (common practice, no source). A coach may plan one all the same, in their own name.
+ */
+public enum Gate {
+    /** Bands that hang from above and let go of the load on the way up. */
+    REVERSE_BANDS,
+    /** More than the max, lowered, with a spotter who carries the difference on the way up. */
+    OVERLOADED_LOWERING,
+    /** A pull to the limit of repetitions, where the back gives before the legs do. */
+    LIMIT_PULLS;
+
+    /** What can be missing. */
+    public enum Missing {
+        /** Mastery of the lift: advanced for overloaded lowering, intermediate for the others. */
+        LEVEL,
+        /** Assisted repetitions done before. */
+        ASSISTED_REPS,
+        /** Slow heavy lowering under the max done before. */
+        SLOW_LOWERING,
+        /** One set, once: never several. */
+        ONE_SET,
+        /** Somebody named who stands by. */
+        SPOTTER
+    }
+
+    /**
+     * What is known of a lifter in one lift.
+     *
+     * @param mastery as the coach decided
+     * @param assisted assisted repetitions are in the log
+     * @param slowLowering slow heavy lowering is in the log
+     */
+    public record Known(Optional<Mastery> mastery, boolean assisted, boolean slowLowering) {}
+
+    private static final Percent WHOLE = Percent.HUNDRED;
+
+    /** The gates a dose stands behind. */
+    public static Set<Gate> before(Lift root, Dose dose) {
+        Set<Gate> gates = EnumSet.noneOf(Gate.class);
+        for (Part part : dose.parts()) {
+            if (part.changing().filter(c -> c.kind() == Changing.Kind.REVERSE).isPresent()) {
+                gates.add(REVERSE_BANDS);
+            }
+            if (isOverloadedLowering(part)) {
+                gates.add(OVERLOADED_LOWERING);
+            }
+            boolean toTheLimit = part.work() instanceof Work.ToLimit limit
+                    && !(limit.stop() instanceof Work.Stop.At at && at.rpe().halvesLeft() >= 4);
+            if (root.equals(Lift.DEADLIFT) && toTheLimit) {
+                gates.add(LIMIT_PULLS);
+            }
+        }
+        return gates;
+    }
+
+    private static boolean isOverloadedLowering(Part part) {
+        return part.is(Manner.LOWERING)
+                && part.basis() instanceof LoadBasis.Share share
+                && share.most().isGreaterThan(WHOLE);
+    }
+
+    /** What is missing before it may be planned; a named spotter is always asked for. */
+    public Set<Missing> missing(Dose dose, Known known) {
+        Set<Missing> missing = EnumSet.of(Missing.SPOTTER);
+        Mastery needed = this == OVERLOADED_LOWERING ? Mastery.ADVANCED : Mastery.INTERMEDIATE;
+        if (known.mastery().filter(level -> level.compareTo(needed) >= 0).isEmpty()) {
+            missing.add(Missing.LEVEL);
+        }
+        if (this == OVERLOADED_LOWERING) {
+            if (!known.assisted()) {
+                missing.add(Missing.ASSISTED_REPS);
+            }
+            if (!known.slowLowering()) {
+                missing.add(Missing.SLOW_LOWERING);
+            }
+            if (dose.parts().stream().anyMatch(part -> isOverloadedLowering(part) && part.sets() > 1)) {
+                missing.add(Missing.ONE_SET);
+            }
+        }
+        return missing;
+    }
+}

@@ -1,0 +1,63 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.progress.Deload;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+
+/**
+ * What a coach asks a block to be drawn up from.
+ *
+ * @param start the first day of the first week
+ * @param weeks 1 to 52
+ * @param days the training days as days after the first of the week, 0 to 6, in order
+ * @param lifts each lift with its school and what was said of it, in the order of their importance
+ * @param deloadEvery a deload after so many training weeks; 0: none
+ * @param contest the day it leads to
+ * @param unit of the steps
+ * @param step the smallest step of load
+ * @param milestones whether round numbers near the lifter's best are wanted; else they are skipped
+ * @param max what the lifter's loads of a lift hang on
+ * @param available whether the gym has what a lift is done with
+ */
+public record BlockRequest(
+        LocalDate start,
+        int weeks,
+        List<Integer> days,
+        Map<Lift, LiftRequest> lifts,
+        int deloadEvery,
+        Deload deload,
+        Optional<LocalDate> contest,
+        MassUnit unit,
+        Mass step,
+        boolean milestones,
+        Function<Lift, Optional<Mass>> max,
+        Predicate<Lift> available,
+        Catalogue catalogue) {
+
+    public BlockRequest {
+        days = List.copyOf(days);
+        lifts = new LinkedHashMap<>(lifts);
+        if (weeks < 1 || weeks > Block.MOST_WEEKS) {
+            throw new IllegalArgumentException("1 to " + Block.MOST_WEEKS + " weeks");
+        }
+        if (days.isEmpty()
+                || days.size() > 7
+                || days.stream().anyMatch(day -> day < 0 || day > 6)
+                || days.stream().distinct().count() < days.size()) {
+            throw new IllegalArgumentException("1 to 7 different days of the week");
+        }
+        if (lifts.isEmpty()) {
+            throw new IllegalArgumentException("a block trains a lift");
+        }
+    }
+}

@@ -1,0 +1,37 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.measure.Percent;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Heavy day and light day: fives that lead up in shrinking steps, and the same lift at 80 % of that load between. */
+final class HeavyLightSchool implements School.Generator {
+
+    private static final int LIGHT = 80;
+
+    @Override
+    public List<Strand> draw(StrandRequest request) {
+        List<Percent> shares = request.upTo(87);
+        List<Strand> strands = new ArrayList<>();
+        strands.add(new Strand(
+                0,
+                Strand.MAIN,
+                request.lift(),
+                Purpose.CONTEST_LIFT,
+                request.each(week ->
+                        StrandRequest.dose("%sx%s %s%%", 3, request.through(week) < 0.7 ? 5 : 3, shares.get(week)))));
+        for (int session = 1; session < request.sessions(); session++) {
+            strands.add(new Strand(
+                    session,
+                    Strand.SECOND,
+                    request.lift(),
+                    Purpose.LIGHT_DAY,
+                    request.each(week -> StrandRequest.dose("3x5 %s%%", StrandRequest.part(shares.get(week), LIGHT)))));
+        }
+        strands.addAll(request.assistance(
+                0,
+                request.each(week -> StrandRequest.dose("3x8-12 @8")),
+                request.each(week -> StrandRequest.dose("2x10-15 @8"))));
+        return strands;
+    }
+}

@@ -1,0 +1,65 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Round numbers near a lifter's best scare; they are trained below and then passed, never parked at (common practice, no
+ * source). Whole fifties of kilograms and whole hundreds of pounds count, from 95 % of the max up.
+ */
+final class Milestones {
+
+    private static final Percent NEAR = Percent.of(95);
+    private static final BigDecimal KG = BigDecimal.valueOf(50);
+    private static final BigDecimal LB = BigDecimal.valueOf(100);
+    private static final BigDecimal KG_STEP = new BigDecimal("2.5");
+    private static final BigDecimal LB_STEP = BigDecimal.valueOf(5);
+
+    private Milestones() {}
+
+    /** Whether a load is a round number near the max. */
+    static boolean isMilestone(Mass load, Mass max, MassUnit unit) {
+        BigDecimal round = unit == MassUnit.KG ? KG : LB;
+        BigDecimal rounded = rounded(load, unit);
+        return rounded.remainder(round).signum() == 0
+                && rounded.signum() > 0
+                && load.percentOf(max).compareTo(NEAR) >= 0;
+    }
+
+    /** The same dose, or where it would park at a milestone, a step below it. */
+    static Dose skip(Dose dose, Mass max, MassUnit unit) {
+        List<Part> parts = new ArrayList<>();
+        for (Part part : dose.parts()) {
+            parts.add(skip(part, max, unit));
+        }
+        return new Dose(parts);
+    }
+
+    private static Part skip(Part part, Mass max, MassUnit unit) {
+        if (!(part.basis() instanceof LoadBasis.Share share)
+                || share.of() != Reference.Named.WORKING
+                || !isMilestone(max.times(share.percent()), max, unit)) {
+            return part;
+        }
+        Mass below = Mass.of(rounded(max.times(share.percent()), unit).subtract(step(unit)), unit);
+        Percent tenth = Percent.of(below.percentOf(max).figure().setScale(1, RoundingMode.HALF_UP));
+        return part.with(new LoadBasis.Share(share.of(), tenth));
+    }
+
+    private static BigDecimal step(MassUnit unit) {
+        return unit == MassUnit.KG ? KG_STEP : LB_STEP;
+    }
+
+    private static BigDecimal rounded(Mass load, MassUnit unit) {
+        return load.in(unit).divide(step(unit), 0, RoundingMode.HALF_UP).multiply(step(unit));
+    }
+}

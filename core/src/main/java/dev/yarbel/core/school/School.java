@@ -1,0 +1,107 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.measure.Percent;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A school of coaching. Each works for someone; none is the right one. All figures are common practice without a published
+ * source, and starting points that a coach can change.
+ */
+public enum School {
+    /** The same sets and repetitions, a step more each session; the last set goes on while form holds. */
+    STEADY_ADD(2, 4, 16, 60, new SteadyAddSchool()),
+    /** One hard day and one easy day of the same lift in the week. */
+    HEAVY_LIGHT(2, 4, 16, 75, new HeavyLightSchool()),
+    /** Load goes up each time; a set is dropped when the last one loses repetitions. */
+    SET_DROP(2, 6, 52, 65, new SetDropSchool()),
+    /** A range of repetitions is worked through before load is added. */
+    RANGE_THEN_LOAD(2, 4, 52, 65, new RangeThenLoadSchool()),
+    /** Many repetitions and lower loads swing to singles; assistance shrinks along. */
+    VOLUME_TO_INTENSITY(2, 6, 16, 65, new VolumeToIntensitySchool()),
+    /** Muscle, then strength, then a peak. */
+    PHASES(2, 8, 24, 65, new PhasesSchool()),
+    /** The contest lifts three to five times a week at moderate loads, variations moving the strain about. */
+    HIGH_FREQUENCY(4, 4, 16, 65, new HighFrequencySchool()),
+    /** Heavy days with a different variation each week, and days of speed. */
+    MAX_EFFORT_SPEED(2, 4, 24, 50, new MaxEffortSpeedSchool()),
+    /** A top single at a rating, and back-offs a percentage below what was lifted. */
+    RPE_LED(2, 3, 24, 70, new RpeLedSchool()),
+    /** One lift toward a goal max: one top set a week, speed sets, assistance that shrinks. */
+    GOAL_CYCLE(1, 6, 12, 75, new GoalCycleSchool()),
+    /** Clusters, density singles, and pulls from three heights in one session. */
+    SPECIALISATION(2, 3, 8, 80, new SpecialisationSchool()),
+    /** Strongman events toward their announced loads. */
+    EVENTS(1, 4, 16, 70, new EventsSchool());
+
+    /** How a school draws one lift. */
+    interface Generator {
+
+        /** The strands of one lift; each has a dose, or none, for every training week. */
+        List<Strand> draw(StrandRequest request);
+    }
+
+    private final int sessions;
+    private final int leastWeeks;
+    private final int mostWeeks;
+    private final Percent start;
+    private final Generator generator;
+
+    School(int sessions, int leastWeeks, int mostWeeks, long start, Generator generator) {
+        this.sessions = sessions;
+        this.leastWeeks = leastWeeks;
+        this.mostWeeks = mostWeeks;
+        this.start = Percent.of(start);
+        this.generator = generator;
+    }
+
+    /** What is kept and sent of it: {@code steady-add}. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The school of a key; empty where there is none. */
+    public static Optional<School> of(String key) {
+        for (School school : values()) {
+            if (school.key().equals(key)) {
+                return Optional.of(school);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Sessions of a lift in the week, where nobody says otherwise. */
+    public int sessions() {
+        return sessions;
+    }
+
+    /** The shortest block that makes sense of it, in weeks. */
+    public int leastWeeks() {
+        return leastWeeks;
+    }
+
+    /** The longest block that makes sense of it, in weeks. */
+    public int mostWeeks() {
+        return mostWeeks;
+    }
+
+    /** The share of the max it starts from, where nobody says otherwise. */
+    public Percent start() {
+        return start;
+    }
+
+    /** Whether its law goes to the limit, so that limit sets are no fault in it. */
+    public boolean goesToTheLimit() {
+        return this == MAX_EFFORT_SPEED || this == STEADY_ADD || this == SET_DROP;
+    }
+
+    /** Whether it is built on daily practice with low loads. */
+    public boolean isDailyPractice() {
+        return this == HIGH_FREQUENCY;
+    }
+
+    List<Strand> draw(StrandRequest request) {
+        return generator.draw(request);
+    }
+}

@@ -1,0 +1,37 @@
+package dev.yarbel.core.school;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Steady add: fives, a step more each session, the last set as far as form holds; a pull once for two sets; presses that
+ * share the school alternate from session to session. What follows missed repetitions says
+ * {@link dev.yarbel.core.progress.SteadyAdd}.
+ */
+final class SteadyAddSchool implements School.Generator {
+
+    private static final int PULL_SETS = 2;
+
+    @Override
+    public List<Strand> draw(StrandRequest request) {
+        List<Strand> strands = new ArrayList<>();
+        boolean alternating = request.isPress() && request.of() > 1;
+        int sets = request.isPull() ? PULL_SETS : 5;
+        for (int s = 0; s < request.sessions(); s++) {
+            int session = s;
+            strands.add(new Strand(session, Strand.MAIN, request.lift(), Purpose.CONTEST_LIFT, request.some(week -> {
+                int turn = week * request.sessions() + session;
+                if (alternating && turn % request.of() != request.place()) {
+                    return Optional.empty();
+                }
+                boolean first = turn < (alternating ? request.of() : 1);
+                return Optional.of(
+                        first
+                                ? StrandRequest.dose("%sx5+ %s%%", sets, request.start())
+                                : StrandRequest.dose("%sx5+ last %s", sets, request.step()));
+            })));
+        }
+        return strands;
+    }
+}

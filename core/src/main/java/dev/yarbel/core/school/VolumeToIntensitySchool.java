@@ -1,0 +1,52 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Volume to intensity: eights at lower loads swing to singles, in steps that shrink; assistance shrinks along, from three
+ * sets of eight over fives to none.
+ */
+final class VolumeToIntensitySchool implements School.Generator {
+
+    private static final int[] REPS = {8, 6, 5, 4, 3, 2, 1, 1};
+    private static final int[] SETS = {4, 4, 5, 4, 4, 3, 3, 2};
+
+    @Override
+    public List<Strand> draw(StrandRequest request) {
+        List<Percent> shares = request.upTo(93);
+        List<Strand> strands = new ArrayList<>();
+        for (int s = 0; s < request.sessions(); s++) {
+            int session = s;
+            strands.add(new Strand(
+                    session,
+                    session == 0 ? Strand.MAIN : Strand.SECOND,
+                    request.lift(),
+                    session == 0 ? Purpose.CONTEST_LIFT : Purpose.LIGHT_DAY,
+                    request.each(week -> {
+                        int at = (int) Math.round(request.through(week) * (REPS.length - 1));
+                        return session == 0
+                                ? StrandRequest.dose("%sx%s %s%%", SETS[at], REPS[at], shares.get(week))
+                                : StrandRequest.dose(
+                                        "3x%s %s%%", Math.max(3, REPS[at]), StrandRequest.part(shares.get(week), 85));
+                    })));
+        }
+        strands.addAll(request.assistance(
+                0,
+                request.some(week -> fading(request.through(week), 0.9)),
+                request.some(week -> fading(request.through(week), 0.7))));
+        return strands;
+    }
+
+    /** Three eights, then three fives, then two, then none. */
+    private static Optional<Dose> fading(double through, double gone) {
+        if (through >= gone) {
+            return Optional.empty();
+        }
+        String dose = through < gone * 0.4 ? "3x8 @8" : through < gone * 0.75 ? "3x5 @8" : "2x5 @8";
+        return Optional.of(StrandRequest.dose(dose));
+    }
+}

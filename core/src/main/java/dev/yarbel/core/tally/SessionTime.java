@@ -1,0 +1,119 @@
+package dev.yarbel.core.tally;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.Resolver;
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * How long a session will take, from its sets, rests and ramps. Where a dose says nothing of rest, sets of one to three
+ * are taken to rest three minutes, of four to six two and a half, above that two, and assistance one and a half; a
+ * repetition takes four seconds, a step of a ramp a minute, setting a lift up two. All of these are starting values of
+ * ours; slots that are done in turn rest while the others work.
+ */
+public final class SessionTime {
+
+    private static final int SECONDS_A_REP = 4;
+    private static final int SECONDS_A_STEP = 60;
+    private static final int SECONDS_A_SET_UP = 120;
+    private static final int SECONDS_A_CARRY = 30;
+
+    private SessionTime() {}
+
+    /** The time for a day's doses. */
+    public static Duration of(List<Prescription> day, List<ResolvedLoad> loads, Resolver resolver) {
+        long seconds = 0;
+        Set<Lift> begun = new HashSet<>();
+        for (int i = 0; i < day.size(); i++) {
+            Prescription prescription = day.get(i);
+            if (begun.add(prescription.lift()) && prescription.part().work().countsReps()) {
+                seconds += SECONDS_A_SET_UP
+                        + (long) SECONDS_A_STEP * steps(loads.get(i), resolver.numbers(prescription.lift()));
+            }
+            seconds += seconds(prescription, day);
+        }
+        return Duration.ofSeconds(seconds);
+    }
+
+    /** How many steps a ramp will have, by how heavy the load is for the lifter. */
+    private static int steps(ResolvedLoad load, LiftNumbers numbers) {
+        Optional<BigDecimal> share = numbers.estimate().or(numbers::workingMax).flatMap(max -> load.load()
+                .map(mass -> mass.percentOf(max).figure()));
+        return share.map(s -> s.doubleValue() >= 80 ? 6 : s.doubleValue() >= 60 ? 4 : 2)
+                .orElse(1);
+    }
+
+    private static long seconds(Prescription prescription, List<Prescription> day) {
+        Part part = prescription.part();
+        Work work = part.work();
+        if (work instanceof Work.Preparation preparation) {
+            return preparation.time().toSeconds();
+        }
+        if (work instanceof Work.Density density) {
+            return density.time().toSeconds();
+        }
+        if (work instanceof Work.Rounds rounds && rounds.time().isPresent()) {
+            return rounds.time().get().toSeconds();
+        }
+        long rest = rest(part) / inTurn(prescription, day);
+        return part.sets() * (work(part) + rest);
+    }
+
+    private static long work(Part part) {
+        Work work = part.work();
+        if (work instanceof Work.Hold hold) {
+            return hold.time().toSeconds();
+        }
+        if (work instanceof Work.Carry carry) {
+            return carry.within().map(Duration::toSeconds).orElse((long) SECONDS_A_CARRY);
+        }
+        if (work instanceof Work.RepsInTime reps) {
+            return reps.time().toSeconds();
+        }
+        if (work instanceof Work.Clusters clusters) {
+            return clusters.within() * (long) clusters.each() * SECONDS_A_REP
+                    + (clusters.within() - 1) * clusters.gap().toSeconds();
+        }
+        int reps = work instanceof Work.ToLimit ? 8 : part.reps();
+        int beat = part.tempo()
+                .map(tempo -> Math.max(SECONDS_A_REP, tempo.seconds()))
+                .orElse(SECONDS_A_REP);
+        return (long) reps * beat;
+    }
+
+    private static long rest(Part part) {
+        return part.rest().map(Duration::toSeconds).orElseGet(() -> {
+            if (part.is(Manner.SPEED)) {
+                return 60L;
+            }
+            if (!part.work().countsReps()) {
+                return 120L;
+            }
+            int reps = part.reps();
+            return reps <= 3 ? 180L : reps <= 6 ? 150L : reps <= 9 ? 120L : 90L;
+        });
+    }
+
+    /** How many slots are done in turn with this one, itself included. */
+    private static int inTurn(Prescription prescription, List<Prescription> day) {
+        String group = prescription.letter().replaceAll("\\d+$", "");
+        if (group.equals(prescription.letter()) || group.isEmpty()) {
+            return 1;
+        }
+        return (int) day.stream()
+                .map(Prescription::letter)
+                .filter(letter -> letter.replaceAll("\\d+$", "").equals(group))
+                .distinct()
+                .count();
+    }
+}

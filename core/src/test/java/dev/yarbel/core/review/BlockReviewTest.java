@@ -1,0 +1,388 @@
+package dev.yarbel.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.review.Mark.Kind;
+import dev.yarbel.core.session.Course;
+import dev.yarbel.core.session.KitInUse;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.References;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.tally.Habit;
+import dev.yarbel.core.tally.Reckoning;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class BlockReviewTest {
+
+    private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
+    private static final Lift FRONT_SQUAT = new Lift("front-squat");
+
+    /** What is known in a test, changed where it matters. */
+    private static class Facts implements BlockReview.Known {
+        Optional<Mastery> mastery = Optional.empty();
+        Optional<LocalDate> lastSeen = Optional.of(MONDAY.minusWeeks(1));
+        Optional<Mass> gain = Optional.empty();
+        Habit habit = new Habit(Map.of(), 0);
+        List<Ache> aches = List.of();
+        boolean diets;
+        Optional<Integer> minutes = Optional.empty();
+        Optional<Integer> putAside = Optional.empty();
+        int run = 1;
+        boolean lifted;
+        Set<Gate> confirmed = Set.of();
+
+        @Override
+        public Optional<Mastery> mastery(Lift lift) {
+            return mastery;
+        }
+
+        @Override
+        public Optional<LocalDate> lastSeen(Lift lift) {
+            return lastSeen;
+        }
+
+        @Override
+        public Optional<Mass> gainAWeek(Lift lift) {
+            return gain;
+        }
+
+        @Override
+        public Habit habit() {
+            return habit;
+        }
+
+        @Override
+        public List<Ache> aches() {
+            return aches;
+        }
+
+        @Override
+        public boolean dietsHard() {
+            return diets;
+        }
+
+        @Override
+        public Optional<Integer> minutesAtHand() {
+            return minutes;
+        }
+
+        @Override
+        public Optional<Integer> daysOfBlockPutAside() {
+            return putAside;
+        }
+
+        @Override
+        public int run() {
+            return run;
+        }
+
+        @Override
+        public boolean isLifted(int day, int week) {
+            return lifted;
+        }
+
+        @Override
+        public Set<Gate> confirmed(int day, int slot) {
+            return confirmed;
+        }
+
+        @Override
+        public LocalDate today() {
+            return MONDAY;
+        }
+    }
+
+    private final Facts facts = new Facts();
+    private KitInUse kit = KitInUse.of(Kits.kg());
+    private Optional<Mass> workingMax = Optional.of(Mass.ofKg(200));
+    private Optional<Mass> goal = Optional.of(Mass.ofKg(216));
+
+    private static Slot slot(String letter, Lift lift, String... doses) {
+        return ofSchool(letter, lift, null, doses);
+    }
+
+    private static Slot ofSchool(String letter, Lift lift, String school, String... doses) {
+        List<Optional<Dose>> weeks = new ArrayList<>();
+        for (String dose : doses) {
+            weeks.add(dose.isEmpty() ? Optional.empty() : Optional.of(Dose.parse(dose)));
+        }
+        return new Slot(letter, lift, weeks, Optional.ofNullable(school), Optional.empty());
+    }
+
+    private List<Mark> review(Slot... slots) {
+        return review(new Block(MONDAY, slots[0].doses().size(), List.of(new TrainingDay("Day", 0, List.of(slots)))));
+    }
+
+    private List<Mark> review(Block block) {
+        LiftNumbers numbers = new LiftNumbers(workingMax, workingMax, RepCurve.DEFAULT)
+                .with(new References(Optional.empty(), goal, Optional.empty(), Map.of(), Optional.empty()));
+        Resolver resolver = new Resolver(
+                kit,
+                Rounding.NEAREST,
+                Numbers.of(
+                        Map.of(Lift.SQUAT, numbers, Lift.DEADLIFT, numbers, Lift.BENCH_PRESS, numbers),
+                        Catalogue.STANDARD.ratios()));
+        Course course = Course.of(block, resolver, Course.Log.NONE);
+        return BlockReview.of(
+                block,
+                course,
+                resolver,
+                Reckoning.of(block, course, resolver, Course.Log.NONE, Catalogue.STANDARD),
+                Catalogue.STANDARD,
+                facts);
+    }
+
+    private static List<Kind> kinds(List<Mark> marks) {
+        return marks.stream().map(Mark::kind).toList();
+    }
+
+    private static Mark only(List<Mark> marks, Kind kind) {
+        return marks.stream()
+                .filter(mark -> mark.kind() == kind)
+                .reduce((a, b) -> {
+                    throw new AssertionError("twice: " + marks);
+                })
+                .orElseThrow(() -> new AssertionError("none: " + marks));
+    }
+
+    @Test
+    void aSoundBlockHasNoMarks() {
+        facts.mastery = Optional.of(Mastery.INTERMEDIATE);
+        assertThat(review(slot("A", Lift.SQUAT, "3x5 80%", "3x4 83%", "3x3 86%", "2x2 88%")))
+                .isEmpty();
+    }
+
+    @Test
+    void anOpenAcheOnALiftThatLoadsItComesFirst() {
+        facts.aches = List.of(new Ache(Tissue.KNEE, "left knee", MONDAY, Set.of()));
+        List<Mark> marks = review(slot("A", Lift.BENCH_PRESS, "3x3 80%"), slot("B", FRONT_SQUAT, "3x3 80%"));
+        assertThat(marks.get(0).kind()).isEqualTo(Kind.ACHE);
+        assertThat(marks.get(0).place()).contains(new Mark.Place(0, 1, 0, 0));
+        assertThat(marks.get(0).facts()).containsExactly(Tissue.KNEE);
+        assertThat(kinds(marks)).containsOnlyOnce(Kind.ACHE);
+    }
+
+    @Test
+    void aPercentageOfANumberNobodyKnowsIsMarked() {
+        workingMax = Optional.empty();
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x5 70%")), Kind.NUMBER_MISSING)
+                        .facts())
+                .containsExactly(ResolvedLoad.Why.NO_WORKING_MAX);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x5 feel")))).doesNotContain(Kind.NUMBER_MISSING);
+    }
+
+    @Test
+    void aPercentageOfAMaxThatNobodySawForTwelveWeeksIsMarked() {
+        facts.lastSeen = Optional.of(MONDAY.minusWeeks(13));
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x5 70%")), Kind.STALE_MAX)
+                        .facts())
+                .containsExactly(13L);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "1 @8")))).doesNotContain(Kind.STALE_MAX);
+        facts.lastSeen = Optional.of(MONDAY.minusWeeks(12));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x5 70%")))).doesNotContain(Kind.STALE_MAX);
+    }
+
+    /** Improvement asked of a goal cycle is typically 11 to 16 kg in ten weeks (common practice, no source). */
+    @Test
+    void aGoalWhosePaceTheTrendDoesNotSupportIsMarked() {
+        String[] tenWeeks = Collections.nCopies(10, "1x1 80% goal").toArray(String[]::new);
+        facts.gain = Optional.of(Mass.ofKg(1));
+        assertThat(only(review(slot("A", Lift.SQUAT, tenWeeks)), Kind.GOAL_PACE).facts())
+                .containsExactly(Mass.ofKg(16), Mass.ofKg(10), 10L);
+        facts.gain = Optional.of(Mass.ofKg(2));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, tenWeeks)))).doesNotContain(Kind.GOAL_PACE);
+    }
+
+    @Test
+    void overTheMaxIsRightInPartialsAndWrongElsewhere() {
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x3 105%")), Kind.ABOVE_MAX)
+                        .facts())
+                .containsExactly(Percent.of(105));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x3 105% partial")))).doesNotContain(Kind.ABOVE_MAX);
+        assertThat(kinds(review(slot("A", new Lift("above-knee-pull"), "3x3 102%"))))
+                .doesNotContain(Kind.ABOVE_MAX);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "squat|3x1 105% reverse 20kg|REVERSE_BANDS",
+                "bench-press|1x8 120% lowering tempo 3030|OVERLOADED_LOWERING",
+                "deadlift|max 80%|LIMIT_PULLS",
+            })
+    void gatedSchemesAreMarkedUntilTheyAreConfirmed(String lift, String dose, Gate gate) {
+        assertThat(only(review(slot("A", new Lift(lift), dose)), Kind.GATED).facts())
+                .containsExactly(gate, false);
+        facts.confirmed = Set.of(gate);
+        assertThat(only(review(slot("A", new Lift(lift), dose)), Kind.GATED).facts())
+                .containsExactly(gate, true);
+    }
+
+    @Test
+    void whatIsNotGatedStandsBehindNoGate() {
+        for (String dose : List.of("max 80%", "3x3 90% lowering", "3x3 80% +bands 20kg")) {
+            assertThat(Gate.before(Lift.SQUAT, Dose.parse(dose))).isEmpty();
+        }
+        assertThat(Gate.before(Lift.DEADLIFT, Dose.parse("max to @8 70%"))).isEmpty();
+    }
+
+    @Test
+    void aGateSaysWhatIsMissing() {
+        Dose lowering = Dose.parse("2x8 120% lowering");
+        assertThat(Gate.OVERLOADED_LOWERING.missing(
+                        lowering, new Gate.Known(Optional.of(Mastery.INTERMEDIATE), false, true)))
+                .containsExactlyInAnyOrder(
+                        Gate.Missing.LEVEL, Gate.Missing.ASSISTED_REPS, Gate.Missing.ONE_SET, Gate.Missing.SPOTTER);
+        assertThat(Gate.OVERLOADED_LOWERING.missing(
+                        Dose.parse("1x8 120% lowering"), new Gate.Known(Optional.of(Mastery.ADVANCED), true, true)))
+                .containsExactly(Gate.Missing.SPOTTER);
+        assertThat(Gate.LIMIT_PULLS.missing(Dose.parse("max 80%"), new Gate.Known(Optional.empty(), false, false)))
+                .contains(Gate.Missing.LEVEL);
+    }
+
+    /** Zones by mastery of the lift (common practice, no source): beginner 75–85 %, intermediate 85–95 %. */
+    @Test
+    void theZoneOfAMasteryIsLeftAboveAndBelow() {
+        facts.mastery = Optional.of(Mastery.BEGINNER);
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x3 80%", "3x2 90%")), Kind.ABOVE_ZONE)
+                        .place())
+                .contains(new Mark.Place(0, 0, 1, 1));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x8 65%")))).contains(Kind.BELOW_ZONE);
+        facts.mastery = Optional.of(Mastery.ADVANCED);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x8 65%", "1x1 97%"))))
+                .doesNotContain(Kind.ABOVE_ZONE, Kind.BELOW_ZONE);
+    }
+
+    @Test
+    void aSchoolsOwnLawIsNotMarkedAgainstItself() {
+        facts.mastery = Optional.of(Mastery.BEGINNER);
+        assertThat(kinds(review(ofSchool("A", Lift.SQUAT, "steady-add", "5x5+ 60%", "5x5+ last +2.5kg"))))
+                .doesNotContain(Kind.BELOW_ZONE, Kind.LIMIT_EVERY_SESSION);
+    }
+
+    @Test
+    void aStepNearTheTopThatIsBiggerThanTheOneBeforeIsMarked() {
+        Mark mark = only(review(slot("A", Lift.SQUAT, "3x3 80%", "3x3 82.5%", "3x3 87.5%")), Kind.GROWING_STEP);
+        assertThat(mark.facts()).containsExactly(Percent.of(5), Percent.of("2.5"));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x3 60%", "3x3 62.5%", "3x3 70%"))))
+                .doesNotContain(Kind.GROWING_STEP);
+    }
+
+    @Test
+    void thirteenWeeksWithoutADeloadAreMarkedAndAGapCounts() {
+        String[] doses = Collections.nCopies(13, "3x3 70%").toArray(String[]::new);
+        assertThat(only(review(slot("A", Lift.SQUAT, doses)), Kind.NO_DELOAD).facts())
+                .containsExactly(13);
+        doses[6] = "";
+        assertThat(kinds(review(slot("A", Lift.SQUAT, doses)))).doesNotContain(Kind.NO_DELOAD);
+        doses[6] = "3x3 50%";
+        List<BlockWeek> shape = new ArrayList<>(Collections.nCopies(13, BlockWeek.PLAIN));
+        shape.set(6, BlockWeek.PLAIN.asDeload());
+        Block deloaded = new Block(
+                MONDAY,
+                13,
+                List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, doses)))),
+                shape,
+                Optional.empty());
+        assertThat(kinds(review(deloaded))).doesNotContain(Kind.NO_DELOAD);
+    }
+
+    @Test
+    void aFirstWeekFarAboveWhatTheLifterIsUsedToIsMarked() {
+        facts.habit = new Habit(Map.of(Lift.SQUAT, 6.0), 8);
+        assertThat(only(review(slot("A", Lift.SQUAT, "6x3 85%")), Kind.FIRST_WEEK_HIGH)
+                        .facts())
+                .containsExactly(BigDecimal.valueOf(9), BigDecimal.valueOf(3));
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x3 85%")))).doesNotContain(Kind.FIRST_WEEK_HIGH);
+    }
+
+    @Test
+    void highFrequencyWhileDietingHardIsMarked() {
+        List<TrainingDay> days = new ArrayList<>();
+        for (int day = 0; day < 4; day++) {
+            days.add(new TrainingDay("Day " + day, day, List.of(slot("A", Lift.SQUAT, "3x3 70%"))));
+        }
+        Block block = new Block(MONDAY, 1, days);
+        assertThat(kinds(review(block))).doesNotContain(Kind.FREQUENCY_WHILE_DIETING);
+        facts.diets = true;
+        assertThat(only(review(block), Kind.FREQUENCY_WHILE_DIETING).facts()).containsExactly(4, 1);
+    }
+
+    @Test
+    void aBlockDroppedEarlyAndTheThirdRunAreMarked() {
+        facts.putAside = Optional.of(12);
+        facts.run = 3;
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x3 80%")))).contains(Kind.DROPPED_EARLY, Kind.RUN_AGAIN);
+        facts.putAside = Optional.of(21);
+        facts.run = 2;
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "3x3 80%")))).doesNotContain(Kind.DROPPED_EARLY, Kind.RUN_AGAIN);
+    }
+
+    @Test
+    void kitThatIsNoLongerThereIsMarked() {
+        kit = lift -> lift.equals(FRONT_SQUAT) ? Optional.empty() : Optional.of(Kits.kg());
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x3 80%"), slot("B", FRONT_SQUAT, "3x3 80%")), Kind.KIT_GONE)
+                        .lift())
+                .contains(FRONT_SQUAT);
+    }
+
+    @Test
+    void toTheLimitInEverySessionIsMarked() {
+        List<TrainingDay> days = List.of(
+                new TrainingDay("One", 0, List.of(slot("A", Lift.BENCH_PRESS, "max 75%", "max 75%"))),
+                new TrainingDay("Two", 3, List.of(slot("A", Lift.BENCH_PRESS, "1 @10", "1 @9.5"))));
+        assertThat(kinds(review(new Block(MONDAY, 2, days)))).contains(Kind.LIMIT_EVERY_SESSION);
+    }
+
+    @Test
+    void aVariationWithoutAReasonIsMarked() {
+        assertThat(only(review(slot("A", Lift.SQUAT, "3x3 80%"), slot("B", FRONT_SQUAT, "3x3 80%")), Kind.NO_REASON)
+                        .lift())
+                .contains(FRONT_SQUAT);
+        assertThat(kinds(review(slot("A", FRONT_SQUAT, "3x3 80% why \"quads\""))))
+                .doesNotContain(Kind.NO_REASON);
+    }
+
+    @Test
+    void aSessionLongerThanTheLifterHasIsMarked() {
+        facts.minutes = Optional.of(20);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "8x5 80% rest 240")))).contains(Kind.TOO_LONG);
+        facts.minutes = Optional.of(90);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "8x5 80% rest 240")))).doesNotContain(Kind.TOO_LONG);
+    }
+
+    @Test
+    void whatWasLiftedIsHistoryAndNotMarked() {
+        facts.lifted = true;
+        facts.aches = List.of(new Ache(Tissue.KNEE, "left knee", MONDAY, Set.of()));
+        assertThat(kinds(review(slot("A", FRONT_SQUAT, "3x3 105%")))).isEmpty();
+    }
+}

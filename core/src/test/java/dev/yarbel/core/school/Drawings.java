@@ -1,0 +1,89 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.progress.Deload;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Blocks of an invented lifter, and how they are written down to be compared. */
+final class Drawings {
+
+    static final LocalDate START = LocalDate.of(2026, 3, 2);
+    static final Mass STEP = Mass.of("2.5", MassUnit.KG);
+
+    static final Map<Lift, Mass> MAXES = Map.of(
+            Lift.SQUAT, Mass.ofKg(180),
+            Lift.BENCH_PRESS, Mass.ofKg(120),
+            Lift.DEADLIFT, Mass.ofKg(210),
+            Lift.OVERHEAD_PRESS, Mass.ofKg(75));
+
+    private Drawings() {}
+
+    static BlockRequest request(Map<Lift, LiftRequest> lifts, int weeks, List<Integer> days, int deloadEvery) {
+        return new BlockRequest(
+                START,
+                weeks,
+                days,
+                lifts,
+                deloadEvery,
+                Deload.HALF_SETS,
+                Optional.empty(),
+                MassUnit.KG,
+                STEP,
+                false,
+                lift -> Optional.ofNullable(MAXES.get(lift)),
+                lift -> true,
+                Catalogue.STANDARD);
+    }
+
+    static Map<Lift, LiftRequest> all(School school, Lift... lifts) {
+        Map<Lift, LiftRequest> requests = new LinkedHashMap<>();
+        for (Lift lift : lifts) {
+            requests.put(lift, LiftRequest.of(school));
+        }
+        return requests;
+    }
+
+    static Block draw(BlockRequest request) {
+        return BlockWriter.write(request, day -> "Day " + (day + 1), Enum::name);
+    }
+
+    /** A block as text, one line a slot. */
+    static String text(Block block) {
+        StringBuilder text = new StringBuilder();
+        text.append(block.shape().stream()
+                        .map(week ->
+                                week.deload() ? "deload" : week.phase().name().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(" | ", "weeks: ", "")))
+                .append('\n');
+        for (TrainingDay day : block.days()) {
+            text.append(day.name()).append(" +").append(day.offset()).append('\n');
+            for (Slot slot : day.slots()) {
+                text.append("  ")
+                        .append(slot.letter())
+                        .append(' ')
+                        .append(slot.lift())
+                        .append(" (")
+                        .append(slot.reason().orElse(""))
+                        .append("): ")
+                        .append(slot.doses().stream()
+                                .map(dose -> dose.map(Dose::shorthand).orElse("-"))
+                                .collect(Collectors.joining(" | ")))
+                        .append('\n');
+            }
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,283 @@
+package dev.yarbel.core.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.record.LiftedSet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CourseTest {
+
+    private static final References REFERENCES = new References(
+            Optional.of(Mass.ofKg(190)),
+            Optional.of(Mass.ofKg(220)),
+            Optional.of(Mass.ofKg(150)),
+            Map.of(3, Mass.ofKg(170)),
+            Optional.of(Mass.ofKg(120)));
+
+    private static final Numbers NUMBERS = Numbers.of(
+                    Map.of(
+                            Lift.SQUAT,
+                            new LiftNumbers(Optional.of(Mass.ofKg(180)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT)
+                                    .with(REFERENCES),
+                            Lift.DEADLIFT,
+                            new LiftNumbers(Optional.of(Mass.ofKg(240)), Optional.empty(), RepCurve.DEFAULT)),
+                    Catalogue.STANDARD.ratios())
+            .withBodyMass(Optional.of(Mass.ofKg(90)));
+
+    private static final Resolver RESOLVER = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, NUMBERS);
+
+    private static ResolvedLoad load(String dose) {
+        List<Prescription> day = Prescription.of("A", Lift.SQUAT, Dose.parse(dose));
+        List<ResolvedLoad> loads = RESOLVER.resolve(day);
+        return loads.get(loads.size() - 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3x5 80%|145",
+                "3x5 80% contest|152.5",
+                "3x5 80% est|160",
+                "3x5 80% goal|175",
+                "3x1 event|150",
+                "3x1 80% event|120",
+                "5x5 1.5bw|135",
+                "3x3 3rm|170",
+                "3x5 50% of deadlift|120",
+                "3x3 last +2.5kg|122.5",
+                "3x3 last|120",
+                "1 150kg then 3x5 80% top|120",
+                "1 150kg then 3x5 -20%|120",
+                "climb 1 to @10|200",
+            })
+    void everyReferenceHangsOnItsOwnNumber(String dose, String kg) {
+        assertThat(load(dose).load()).contains(Mass.of(kg, MassUnit.KG));
+    }
+
+    /** Common practice, no source: a single at 500, back-offs 22 % lighter: 390. */
+    @Test
+    void backOffsOf22PercentFrom500Are390() {
+        Resolver lb = new Resolver(KitInUse.of(Kits.lb()), Rounding.NEAREST, NUMBERS);
+        List<ResolvedLoad> loads = lb.resolve(Prescription.of("A", Lift.SQUAT, Dose.parse("1 500lb then 5x5 -22%")));
+        assertThat(loads.get(1).load()).contains(Mass.ofLb(390));
+    }
+
+    @Test
+    void whatIsNotKnownSaysSo() {
+        Resolver nothing = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of()));
+        for (String dose : List.of(
+                "1 @8:NO_ESTIMATE",
+                "1 80%:NO_WORKING_MAX",
+                "1 80% contest:NO_CONTEST_MAX",
+                "1 80% goal:NO_GOAL",
+                "1 3rm:NO_REP_MAX",
+                "1 bw:NO_BODY_MASS",
+                "1 event:NO_EVENT_LOAD",
+                "1 80% of deadlift:NO_OTHER_MAX",
+                "1 last:NO_LAST_TIME",
+                "1 0.3m/s:NO_SPEED_TABLE",
+                "1 feel:BY_FEEL",
+                "1 -10%:NO_TOP_ABOVE")) {
+            String[] parts = dose.split(":");
+            assertThat(nothing.resolve(Prescription.of("A", Lift.SQUAT, Dose.parse(parts[0]))))
+                    .as(dose)
+                    .containsExactly(new ResolvedLoad.Unknown(ResolvedLoad.Why.valueOf(parts[1])));
+        }
+    }
+
+    @Test
+    void aRepMaxThatNobodySetDownComesFromTheEstimateAndTheCurve() {
+        ResolvedLoad.Known known = (ResolvedLoad.Known) load("3x5 5rm");
+        assertThat(known.origin()).isInstanceOfSatisfying(ResolvedLoad.Origin.FromReference.class, from -> {
+            assertThat(from.of()).isEqualTo(new Reference.RepMax(5));
+            assertThat(from.whole()).isEqualTo(RepCurve.DEFAULT.load(Mass.ofKg(200), 5, Rpe.LIMIT));
+        });
+    }
+
+    @Test
+    void steppedDropsAreEachTakenFromTheSetBefore() {
+        ResolvedLoad.Known known = (ResolvedLoad.Known) load("1 200kg then 3x3 -10% each");
+        assertThat(known.load(1)).isEqualTo(Mass.ofKg(180));
+        assertThat(known.load(2)).isEqualTo(Mass.of("162.5", MassUnit.KG));
+        assertThat(known.load(3)).isEqualTo(Mass.of("145", MassUnit.KG));
+    }
+
+    @Test
+    void aRangeShowsBothEndsAndBeginsAtTheLighter() {
+        ResolvedLoad.Known share = (ResolvedLoad.Known) load("3x5 70-75%");
+        assertThat(share.fit().load()).isEqualTo(Mass.of("125", MassUnit.KG));
+        assertThat(share.upTo().orElseThrow().load()).isEqualTo(Mass.of("135", MassUnit.KG));
+        ResolvedLoad.Known rated = (ResolvedLoad.Known) load("3x5 @7-8");
+        assertThat(rated.upTo().orElseThrow().load()).isGreaterThan(rated.fit().load());
+    }
+
+    @Test
+    void thePartsOfADoseNumberTheirSetsThrough() {
+        List<Prescription> parts = Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
+        assertThat(parts.get(0).isAnsweredBy(TaskKey.work("A", 1))).isTrue();
+        assertThat(parts.get(0).isAnsweredBy(TaskKey.work("A", 2))).isFalse();
+        assertThat(parts.get(1).isAnsweredBy(TaskKey.work("A", 2))).isTrue();
+        assertThat(parts.get(1).isAnsweredBy(TaskKey.work("A", 9))).isTrue();
+        assertThat(parts.get(1).isAnsweredBy(TaskKey.warmUp("A", 2))).isFalse();
+        SessionPlan plan = SessionPlan.of(RESOLVER, parts, List.of());
+        assertThat(plan.tasks().stream().filter(t -> !t.key().warmUp()).map(t -> t.key()
+                        .toString()))
+                .containsExactly("A.1", "A.2", "A.3", "A.4");
+    }
+
+    /** What was really lifted as the top leads its back-offs, within one slot as between two. */
+    @Test
+    void backOffsOfTheSameSlotHangOnWhatWasLifted() {
+        List<Prescription> parts = Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
+        List<DoneSet> done = List.of(new DoneSet(
+                TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(200), 1, new Effort.Rated(Rpe.of(8)))));
+        assertThat(RESOLVER.resolve(parts, done).get(1).load()).contains(Mass.ofKg(160));
+    }
+
+    // ---- from one day to the next
+
+    private static Block block(List<BlockWeek> shape, String... doses) {
+        List<Optional<Dose>> weeks = new ArrayList<>();
+        for (String dose : doses) {
+            weeks.add(Optional.of(Dose.parse(dose)));
+        }
+        return new Block(
+                LocalDate.of(2026, 3, 2),
+                doses.length,
+                List.of(new TrainingDay("Day", 0, List.of(new Slot("A", Lift.SQUAT, weeks)))),
+                shape,
+                Optional.empty());
+    }
+
+    private static List<BlockWeek> plain(int weeks) {
+        return Collections.nCopies(weeks, BlockWeek.PLAIN);
+    }
+
+    private static Mass at(Course course, int week) {
+        return course.loads(0, week).get(0).load().orElseThrow();
+    }
+
+    private static Course.Log lifted(long kg, int... reps) {
+        List<DoneSet> sets = new ArrayList<>();
+        for (int i = 0; i < reps.length; i++) {
+            sets.add(new DoneSet(
+                    TaskKey.work("A", i + 1),
+                    new LiftedSet(Lift.SQUAT, Mass.ofKg(kg), reps[i], new Effort.Rated(Rpe.of(9)))));
+        }
+        return (day, week) -> week == 0 ? Optional.of(sets) : Optional.empty();
+    }
+
+    @Test
+    void lastTimeIsThePlansOwnWeekBefore() {
+        Course course = Course.of(
+                block(plain(3), "3x5 100kg", "3x5 last +2.5kg", "3x5 last +2.5kg"), RESOLVER, Course.Log.NONE);
+        assertThat(at(course, 2)).isEqualTo(Mass.ofKg(105));
+    }
+
+    @Test
+    void lastTimeIsWhatWasLiftedOnceItWas() {
+        Course course = Course.of(block(plain(2), "3x5 100kg", "3x5 last +2.5kg"), RESOLVER, lifted(110, 5, 5, 5));
+        assertThat(at(course, 1)).isEqualTo(Mass.of("112.5", MassUnit.KG));
+    }
+
+    @Test
+    void repetitionsThatWereLostEarnNoStep() {
+        Course course = Course.of(block(plain(2), "3x5 100kg", "3x5 last +2.5kg"), RESOLVER, lifted(100, 5, 5, 4));
+        assertThat(at(course, 1)).isEqualTo(Mass.ofKg(100));
+    }
+
+    @Test
+    void aRangeIsWorkedThroughBeforeAStepIsEarned() {
+        Block block = block(plain(2), "3x8-12 100kg", "3x8-12 last +2.5kg");
+        assertThat(at(Course.of(block, RESOLVER, Course.Log.NONE), 1)).isEqualTo(Mass.ofKg(100));
+        assertThat(at(Course.of(block, RESOLVER, lifted(100, 12, 12, 11)), 1)).isEqualTo(Mass.ofKg(100));
+        assertThat(at(Course.of(block, RESOLVER, lifted(100, 12, 12, 12)), 1)).isEqualTo(Mass.of("102.5", MassUnit.KG));
+    }
+
+    @Test
+    void aDeloadIsNoTimeBefore() {
+        List<BlockWeek> shape = List.of(BlockWeek.PLAIN, BlockWeek.PLAIN.asDeload(), BlockWeek.PLAIN);
+        Course course = Course.of(block(shape, "3x5 100kg", "2x5 50kg", "3x5 last +2.5kg"), RESOLVER, Course.Log.NONE);
+        assertThat(at(course, 2)).isEqualTo(Mass.of("102.5", MassUnit.KG));
+    }
+
+    @Test
+    void withoutATimeBeforeInThePlanTheLogsLastSessionStands() {
+        Course course = Course.of(block(plain(1), "3x5 last +2.5kg"), RESOLVER, Course.Log.NONE);
+        assertThat(at(course, 0)).isEqualTo(Mass.of("122.5", MassUnit.KG));
+    }
+
+    // ---- how hard it will be
+
+    @Test
+    void theEffortOfALoadComesFromTheEstimateAndTheCurve() {
+        LiftNumbers numbers = NUMBERS.of(Lift.SQUAT);
+        for (int halves : new int[] {0, 2, 4, 6, 8}) {
+            Rpe rpe = Rpe.withHalvesLeft(halves);
+            Mass load = RepCurve.DEFAULT.load(Mass.ofKg(200), 5, rpe);
+            assertThat(PredictedEffort.of(Dose.parse("3x5 80%").first(), load, numbers))
+                    .contains(new PredictedEffort.About(rpe));
+        }
+        assertThat(PredictedEffort.of(Dose.parse("3x5 80%").first(), Mass.ofKg(100), numbers))
+                .contains(new PredictedEffort.Light());
+        assertThat(PredictedEffort.of(Dose.parse("3x5 80%").first(), Mass.ofKg(199), numbers))
+                .contains(new PredictedEffort.BeyondReach());
+        assertThat(PredictedEffort.of(Dose.parse("3x5 @8").first(), Mass.ofKg(100), numbers))
+                .isEmpty();
+        assertThat(PredictedEffort.of(Dose.parse("3x20m 100kg").first(), Mass.ofKg(100), numbers))
+                .isEmpty();
+    }
+
+    /** Common practice, no source: 150 kg and 30 lb of chain are 163.6 kg at lockout, not 180. */
+    @Test
+    void thirtyPoundsOfChainOn150KgAre163Point6AtLockout() {
+        var chains = Dose.parse("5x3 150kg +chains 30lb").first().changing().orElseThrow();
+        assertThat(chains.atTop(Mass.ofKg(150)).format(MassUnit.KG, 1)).isEqualTo("163.6 kg");
+        assertThat(chains.atBottom(Mass.ofKg(150))).isEqualTo(Mass.ofKg(150));
+        var reverse = Dose.parse("3x1 105% reverse 20kg").first().changing().orElseThrow();
+        assertThat(reverse.atBottom(Mass.ofKg(150))).isEqualTo(Mass.ofKg(130));
+        assertThat(reverse.atTop(Mass.ofKg(150))).isEqualTo(Mass.ofKg(150));
+    }
+
+    /** Common practice, no source: 122 % of a 67 kg max loads within 2 kg of 83 kg. */
+    @Test
+    void a122PercentPartialOf67Is83Within2() {
+        Resolver light = new Resolver(
+                KitInUse.of(Kits.kg()),
+                Rounding.NEAREST,
+                Numbers.of(Map.of(
+                        Lift.BENCH_PRESS,
+                        new LiftNumbers(Optional.of(Mass.ofKg(67)), Optional.empty(), RepCurve.DEFAULT))));
+        Mass load = light.resolve(Prescription.of("A", Lift.BENCH_PRESS, Dose.parse("3x3 122% partial")))
+                .get(0)
+                .load()
+                .orElseThrow();
+        assertThat(load.distanceTo(Mass.ofKg(83))).isLessThanOrEqualTo(Mass.ofKg(2));
+        assertThat(Dose.parse("3x3 122%").first().percent()).contains(Percent.of(122));
+    }
+}

@@ -1,0 +1,404 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.Muscle;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.review.BlockReview;
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.tally.Habit;
+import dev.yarbel.core.tally.Prilepin;
+import dev.yarbel.core.tally.Reckoning;
+import dev.yarbel.core.tally.SessionTime;
+import dev.yarbel.core.tally.Totals;
+import dev.yarbel.core.tally.WorkLine;
+import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.page.Words;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Looks a lifter's plan over and adds it up, and puts both into words. */
+@Component
+class PlanReview {
+
+    private static final int WIDTH = 300;
+    private static final int HEIGHT = 40;
+    private static final int SMALL = 14;
+    private static final int LEAST_WEEKS_OF_TREND = 3;
+    private static final int TISSUES = 3;
+
+    private final Words words;
+
+    PlanReview(Words words) {
+        this.words = words;
+    }
+
+    /** A plan's reckoning and its marks. */
+    record Result(Reckoning reckoning, Habit habit, List<Mark> marks) {}
+
+    /** @param blocks all the lifter's blocks */
+    Result review(LifterPlan plan, List<BlockEntity> blocks) {
+        Catalogue catalogue = plan.standing().catalogue();
+        Reckoning reckoning = Reckoning.of(plan.block(), plan.course(), plan.resolver(), plan.log(), catalogue);
+        Habit habit = Habit.of(
+                plan.standing().log().stream()
+                        .filter(SessionLog::finished)
+                        .map(SessionLog::lifted)
+                        .toList(),
+                plan.block().start().isBefore(plan.today()) ? plan.block().start() : plan.today(),
+                plan.resolver(),
+                catalogue);
+        List<Mark> marks = BlockReview.of(
+                plan.block(), plan.course(), plan.resolver(), reckoning, catalogue, new Known(plan, blocks, habit));
+        return new Result(reckoning, habit, marks);
+    }
+
+    /** What a review asks of the book, the roster and the blocks before. */
+    private record Known(LifterPlan plan, List<BlockEntity> blocks, Habit habit) implements BlockReview.Known {
+
+        private Stream<LiftStanding> family(Lift lift) {
+            Catalogue catalogue = plan.standing().catalogue();
+            return Stream.of(lift, catalogue.root(lift)).flatMap(l -> plan.standing().of(l).stream());
+        }
+
+        @Override
+        public Optional<Mastery> mastery(Lift lift) {
+            return family(lift).flatMap(standing -> standing.mastery().stream()).findFirst();
+        }
+
+        @Override
+        public Optional<LocalDate> lastSeen(Lift lift) {
+            return family(lift)
+                    .flatMap(standing -> Stream.concat(
+                            standing.maxes().stream()
+                                    .filter(max -> max.kind() != RecordedMax.Kind.GOAL)
+                                    .map(RecordedMax::on),
+                            standing.estimate().stream()
+                                    .flatMap(estimate -> estimate.movements().stream())
+                                    .map(MaxEstimate.Movement::date)))
+                    .max(LocalDate::compareTo);
+        }
+
+        @Override
+        public Optional<Mass> gainAWeek(Lift lift) {
+            return plan.standing().of(lift).flatMap(LiftStanding::estimate).flatMap(estimate -> {
+                List<MaxEstimate.Movement> movements = estimate.movements();
+                if (movements.isEmpty()) {
+                    return Optional.empty();
+                }
+                MaxEstimate.Movement first = movements.get(0);
+                MaxEstimate.Movement last = movements.get(movements.size() - 1);
+                long weeks = ChronoUnit.WEEKS.between(first.date(), last.date());
+                if (weeks < LEAST_WEEKS_OF_TREND) {
+                    return Optional.empty();
+                }
+                Mass gained = last.after().minus(first.before());
+                return Optional.of(Mass.of(
+                        gained.in(MassUnit.KG).divide(BigDecimal.valueOf(weeks), 6, RoundingMode.HALF_UP),
+                        MassUnit.KG));
+            });
+        }
+
+        @Override
+        public List<Ache> aches() {
+            return plan.lifter().aches();
+        }
+
+        @Override
+        public boolean dietsHard() {
+            return plan.lifter().dietsHard();
+        }
+
+        @Override
+        public Optional<Integer> minutesAtHand() {
+            return plan.lifter().minutes();
+        }
+
+        private Optional<BlockEntity> own() {
+            return blocks.stream().filter(block -> block.id() == plan.blockId()).findFirst();
+        }
+
+        @Override
+        public Optional<Integer> daysOfBlockPutAside() {
+            return blocks.stream()
+                    .filter(block -> block.id() != plan.blockId()
+                            && block.startOn().isBefore(plan.block().start()))
+                    .findFirst()
+                    .flatMap(block ->
+                            block.putAsideOn().map(aside -> (int) ChronoUnit.DAYS.between(block.startOn(), aside)));
+        }
+
+        @Override
+        public int run() {
+            String origin = own().map(BlockEntity::origin).orElse("");
+            return origin.isEmpty()
+                    ? 1
+                    : (int) blocks.stream()
+                            .filter(block -> block.origin().equals(origin)
+                                    && !block.startOn().isAfter(plan.block().start()))
+                            .count();
+        }
+
+        @Override
+        public boolean isLifted(int day, int week) {
+            return plan.isFinished(day, week);
+        }
+
+        @Override
+        public Set<Gate> confirmed(int day, int slot) {
+            return plan.gates().getOrDefault(plan.slotIds().get(day).get(slot), Set.of());
+        }
+
+        @Override
+        public LocalDate today() {
+            return plan.today();
+        }
+    }
+
+    // ---- words
+
+    /** A mark in words. */
+    SheetView.MarkView inWords(LifterPlan plan, Mark mark) {
+        MassUnit unit = plan.lifter().unit();
+        List<Object> facts = new ArrayList<>();
+        facts.add(mark.lift().map(words::lift).orElse(""));
+        mark.facts().forEach(fact -> facts.add(fact(fact, unit)));
+        String code = "mark." + mark.kind();
+        if (mark.kind() == Mark.Kind.GATED) {
+            code += mark.facts().get(1).equals(true) ? ".open" : ".closed";
+        }
+        String text = words.say(code, facts.toArray());
+        String where = mark.place().map(place -> where(plan, place)).orElse("");
+        boolean stop = mark.kind() == Mark.Kind.ACHE || mark.kind() == Mark.Kind.GATED;
+        return new SheetView.MarkView(
+                mark.kind().name(),
+                stop,
+                where.isEmpty() ? text : words.say("mark.at", where, text),
+                mark.place().map(Mark.Place::day).orElse(-1),
+                mark.place().map(place -> place.from() + 1).orElse(1));
+    }
+
+    private String where(LifterPlan plan, Mark.Place place) {
+        String day = plan.block().days().get(place.day()).name();
+        String letter =
+                plan.block().days().get(place.day()).slots().get(place.slot()).letter();
+        return place.from() == place.to()
+                ? words.say("mark.place.week", day, letter, place.from() + 1)
+                : words.say("mark.place", day, letter);
+    }
+
+    private Object fact(Object fact, MassUnit unit) {
+        if (fact instanceof Mass mass) {
+            return words.about(mass, unit);
+        }
+        if (fact instanceof Percent percent) {
+            return words.percent(percent);
+        }
+        if (fact instanceof Gate gate) {
+            return words.say("gate." + gate);
+        }
+        if (fact instanceof Tissue tissue) {
+            return words.say("tissue." + tissue);
+        }
+        if (fact instanceof ResolvedLoad.Why why) {
+            return words.say("load.why." + why);
+        }
+        return fact instanceof BigDecimal figure ? figure.toPlainString() : fact;
+    }
+
+    /** Minutes a day of a week will take; 0 where nothing is asked for. */
+    static int minutes(LifterPlan plan, int day, int week) {
+        return (int) SessionTime.of(
+                        plan.course().prescriptions(day, week), plan.course().loads(day, week), plan.resolver())
+                .toMinutes();
+    }
+
+    // ---- the reckoning
+
+    ReckoningView inWords(LifterPlan plan, Result result, int openDay) {
+        Reckoning reckoning = result.reckoning();
+        MassUnit unit = plan.lifter().unit();
+        Totals all = reckoning.all();
+        return new ReckoningView(
+                weeks(plan, reckoning, unit),
+                lifts(plan, result, unit),
+                muscles(reckoning, unit),
+                tissues(plan, reckoning),
+                zones(plan, reckoning, openDay),
+                all.hardSets().toPlainString(),
+                String.valueOf(all.reps()),
+                tonnage(all.tonnage(), unit),
+                all.mean().map(words::wholePercent).orElse(null),
+                all.peak().map(words::wholePercent).orElse(null),
+                reckoning.specificity().map(words::wholePercent).orElse(null));
+    }
+
+    private List<ReckoningView.Week> weeks(LifterPlan plan, Reckoning reckoning, MassUnit unit) {
+        int count = reckoning.weeks();
+        List<Totals> totals =
+                IntStream.range(0, count).mapToObj(reckoning::week).toList();
+        int most = Math.max(
+                1, totals.stream().mapToInt(Totals::hardSetHalves).max().orElse(1));
+        int width = WIDTH / count;
+        List<ReckoningView.Week> weeks = new ArrayList<>();
+        for (int week = 0; week < count; week++) {
+            Totals total = totals.get(week);
+            int w = week;
+            boolean done = reckoning.lines().stream().anyMatch(line -> line.week() == w && line.done());
+            weeks.add(new ReckoningView.Week(
+                    week + 1,
+                    week * width,
+                    width,
+                    total.hardSetHalves() * HEIGHT / most,
+                    total.mean()
+                            .map(mean -> HEIGHT - (int) (mean.figure().doubleValue() - 50) * HEIGHT / 50)
+                            .map(y -> Math.max(2, Math.min(HEIGHT - 2, y)))
+                            .orElse(-1),
+                    plan.block().shape().get(week).deload(),
+                    done,
+                    total.hardSets().toPlainString(),
+                    total.reps(),
+                    tonnage(total.tonnage(), unit),
+                    total.mean().map(words::wholePercent).orElse(null),
+                    total.peak().map(words::wholePercent).orElse(null),
+                    reckoning.specificity(week).map(words::wholePercent).orElse(null)));
+        }
+        return weeks;
+    }
+
+    private List<ReckoningView.Line> lifts(LifterPlan plan, Result result, MassUnit unit) {
+        Reckoning reckoning = result.reckoning();
+        List<ReckoningView.Line> lines = new ArrayList<>();
+        for (Lift root : reckoning.families()) {
+            List<Totals> totals = IntStream.range(0, reckoning.weeks())
+                    .mapToObj(week -> reckoning.family(root, week))
+                    .toList();
+            int frequency = IntStream.range(0, reckoning.weeks())
+                    .map(week -> reckoning.frequency(root, week))
+                    .max()
+                    .orElse(0);
+            Habit habit = result.habit();
+            String used = habit.weeks() == 0
+                    ? words.say("reckoning.frequency", frequency)
+                    : words.say(
+                            "reckoning.used-to",
+                            frequency,
+                            totals.get(0).hardSets().toPlainString(),
+                            BigDecimal.valueOf(Math.round(habit.hardSets(root) * 2) / 2.0)
+                                    .stripTrailingZeros()
+                                    .toPlainString(),
+                            habit.weeks());
+            lines.add(line(words.lift(root), totals, reckoning.family(root), used, unit));
+        }
+        return lines;
+    }
+
+    private List<ReckoningView.Line> muscles(Reckoning reckoning, MassUnit unit) {
+        List<ReckoningView.Line> lines = new ArrayList<>();
+        for (Muscle muscle : Muscle.values()) {
+            List<Totals> totals = IntStream.range(0, reckoning.weeks())
+                    .mapToObj(week -> reckoning.muscle(muscle, week))
+                    .toList();
+            if (totals.stream().anyMatch(total -> total.sets() > 0)) {
+                lines.add(line(words.say("muscle." + muscle), totals, null, null, unit));
+            }
+        }
+        return lines;
+    }
+
+    private ReckoningView.Line line(String name, List<Totals> weeks, Totals all, String note, MassUnit unit) {
+        int most = weeks.stream().mapToInt(Totals::hardSetHalves).max().orElse(0);
+        List<Integer> bars = weeks.stream()
+                .map(total -> most == 0 ? 0 : total.hardSetHalves() * SMALL / most)
+                .toList();
+        return new ReckoningView.Line(
+                name,
+                bars,
+                BigDecimal.valueOf(most / 2.0).stripTrailingZeros().toPlainString(),
+                all == null ? null : String.valueOf(all.reps()),
+                all == null ? null : tonnage(all.tonnage(), unit),
+                note);
+    }
+
+    /** What each day loads most, by the sets of its fullest week. */
+    private List<ReckoningView.Tissues> tissues(LifterPlan plan, Reckoning reckoning) {
+        List<ReckoningView.Tissues> days = new ArrayList<>();
+        for (int d = 0; d < plan.block().days().size(); d++) {
+            int day = d;
+            int week = IntStream.range(0, reckoning.weeks())
+                    .boxed()
+                    .max(Comparator.comparingInt(w -> reckoning.lines().stream()
+                            .filter(line -> line.week() == w && line.day() == day)
+                            .mapToInt(WorkLine::sets)
+                            .sum()))
+                    .orElse(0);
+            String loaded = Stream.of(Tissue.values())
+                    .map(tissue -> new Object[] {
+                        tissue, reckoning.tissue(tissue, day, week).sets()
+                    })
+                    .filter(pair -> (int) pair[1] > 0)
+                    .sorted(Comparator.comparingInt(pair -> -(int) pair[1]))
+                    .limit(TISSUES)
+                    .map(pair -> words.say("reckoning.tissue", words.say("tissue." + pair[0]), pair[1]))
+                    .reduce((a, b) -> a + ", " + b)
+                    .orElse("");
+            if (!loaded.isEmpty()) {
+                days.add(new ReckoningView.Tissues(plan.block().days().get(day).name(), loaded));
+            }
+        }
+        return days;
+    }
+
+    private List<ReckoningView.Zone> zones(LifterPlan plan, Reckoning reckoning, int day) {
+        int week = plan.currentWeek();
+        List<ReckoningView.Zone> zones = new ArrayList<>();
+        for (Lift root : reckoning.families()) {
+            if (!plan.standing().catalogue().of(root).contest()) {
+                continue;
+            }
+            List<WorkLine> lines = reckoning.lines().stream()
+                    .filter(line -> line.day() == day
+                            && line.week() == week
+                            && plan.standing().catalogue().root(line.lift()).equals(root))
+                    .toList();
+            for (Prilepin.Opinion opinion : Prilepin.of(lines)) {
+                zones.add(new ReckoningView.Zone(
+                        words.say(
+                                "reckoning.zone." + opinion.verdict(),
+                                words.lift(root),
+                                words.say("reckoning.zone.name." + opinion.zone()),
+                                opinion.reps(),
+                                opinion.zone().least(),
+                                opinion.zone().most()),
+                        opinion.verdict() == Prilepin.Verdict.WITHIN));
+            }
+        }
+        return zones;
+    }
+
+    /** Tonnage in tonnes of kilograms, or in thousands of pounds. */
+    private String tonnage(Mass mass, MassUnit unit) {
+        BigDecimal thousands = mass.in(unit).movePointLeft(3).setScale(1, RoundingMode.HALF_UP);
+        return words.say("reckoning.tonnage." + unit, thousands.toPlainString());
+    }
+}

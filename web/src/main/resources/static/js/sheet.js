@@ -1,0 +1,390 @@
+// The sheet by keyboard: moving, taking several cells, copying, filling, undoing. Everything works without this file.
+(function () {
+  "use strict";
+
+  var taken = null; // the other corner of several cells taken
+  var before = ""; // what an open cell held
+
+  function grid() {
+    return document.getElementById("grid");
+  }
+  function isCell(element) {
+    return element && element.matches && element.matches("#grid input.dose");
+  }
+  function isOpen(cell) {
+    return cell.classList.contains("open");
+  }
+
+  // Cells are closed until somebody opens one; what was kept is what they hold.
+  function ready() {
+    if (!grid()) {
+      return;
+    }
+    grid().querySelectorAll("input.dose").forEach(function (cell) {
+      if (!isOpen(cell)) {
+        cell.readOnly = true;
+      }
+    });
+  }
+  function sync() {
+    if (!grid()) {
+      return;
+    }
+    grid().querySelectorAll("input[type=hidden][name^='was.']").forEach(function (was) {
+      var cell = document.getElementById(was.id.replace("was-", "dose-"));
+      var foot = document.getElementById(was.id.replace("was-", "foot-"));
+      if (cell) {
+        var typed = cell.value;
+        cell.defaultValue = was.value;
+        cell.value = isOpen(cell) || foot && foot.querySelector(".bad") ? typed : was.value;
+      }
+    });
+  }
+  ready();
+  rules();
+  document.addEventListener("htmx:afterSwap", function () {
+    ready();
+    rules();
+  });
+  document.addEventListener("htmx:afterRequest", function (event) {
+    if (event.target === grid() && event.detail.successful) {
+      sync();
+    }
+  });
+
+  // ---- opening and leaving
+
+  function open(cell, text) {
+    if (isOpen(cell)) {
+      return;
+    }
+    before = cell.value;
+    cell.readOnly = false;
+    cell.classList.add("open");
+    if (text !== undefined) {
+      cell.value = text;
+      cell.dispatchEvent(new Event("input", { bubbles: true }));
+    } else {
+      cell.setSelectionRange(cell.value.length, cell.value.length);
+    }
+    take(null);
+  }
+  function close(cell) {
+    cell.classList.remove("open");
+    cell.readOnly = true;
+  }
+  function keep(cell) {
+    var changed = cell.value !== before;
+    close(cell);
+    if (changed) {
+      cell.dispatchEvent(new Event("change", { bubbles: true }));
+    }
+  }
+  document.addEventListener("focusout", function (event) {
+    if (isCell(event.target) && isOpen(event.target)) {
+      keep(event.target);
+    }
+  });
+  // Keeping is said once, by us: the browser's own word of it would come twice.
+  document.addEventListener("change", function (event) {
+    if (isCell(event.target) && event.isTrusted) {
+      event.stopImmediatePropagation();
+    }
+  }, true);
+  document.addEventListener("mousedown", function (event) {
+    if (!isCell(event.target)) {
+      return;
+    }
+    if (event.shiftKey && isCell(document.activeElement)) {
+      event.preventDefault();
+      take(event.target);
+    } else {
+      if (document.activeElement === event.target && !isOpen(event.target)) {
+        open(event.target);
+      }
+      take(null);
+    }
+  });
+  document.addEventListener("dblclick", function (event) {
+    if (isCell(event.target)) {
+      open(event.target);
+    }
+  });
+
+  // ---- moving and taking several
+
+  function place(cell) {
+    var td = cell.closest("td");
+    return { row: td.parentElement.sectionRowIndex, column: td.cellIndex };
+  }
+  function at(row, column) {
+    var line = grid().querySelector("tbody").rows[row];
+    return line && line.cells[column] ? line.cells[column].querySelector("input.dose") : null;
+  }
+  function next(cell, down, right) {
+    var from = place(cell);
+    var rows = grid().querySelector("tbody").rows.length;
+    var columns = grid().querySelector("thead tr").cells.length;
+    for (var row = from.row + down, column = from.column + right;
+         row >= 0 && row < rows && column > 0 && column < columns; row += down, column += right) {
+      var found = at(row, column);
+      if (found) {
+        return found;
+      }
+    }
+    return null;
+  }
+  function go(cell) {
+    if (cell) {
+      cell.focus();
+      cell.scrollIntoView({ block: "nearest", inline: "nearest" });
+    }
+  }
+  function take(corner) {
+    taken = corner;
+    grid().querySelectorAll("td.taken").forEach(function (td) {
+      td.classList.remove("taken");
+    });
+    if (corner && isCell(document.activeElement)) {
+      cells().forEach(function (cell) {
+        cell.closest("td").classList.add("taken");
+      });
+    }
+  }
+  // The cells taken, row by row; a lifted day among them has none.
+  function block() {
+    var one = place(document.activeElement);
+    var other = taken && taken.isConnected ? place(taken) : one;
+    var rows = [];
+    for (var row = Math.min(one.row, other.row); row <= Math.max(one.row, other.row); row++) {
+      var line = [];
+      for (var column = Math.min(one.column, other.column); column <= Math.max(one.column, other.column); column++) {
+        line.push(at(row, column));
+      }
+      rows.push(line);
+    }
+    return rows;
+  }
+  function cells() {
+    return block().reduce(function (all, line) { return all.concat(line); }, []).filter(Boolean);
+  }
+
+  // ---- keys
+
+  document.addEventListener("keydown", function (event) {
+    var cell = event.target;
+    if (!isCell(cell)) {
+      return;
+    }
+    var command = event.ctrlKey || event.metaKey;
+    if (isOpen(cell)) {
+      if (event.key === "Enter" || event.key === "ArrowDown" || event.key === "ArrowUp") {
+        event.preventDefault();
+        keep(cell);
+        go(next(cell, event.key === "ArrowUp" ? -1 : 1, 0) || cell);
+      } else if (event.key === "Escape") {
+        cell.value = before;
+        close(cell);
+        cell.dispatchEvent(new Event("input", { bubbles: true }));
+      } else if (event.key === "?" && cell.value === "") {
+        event.preventDefault();
+        help();
+      }
+      return;
+    }
+    var moves = { ArrowDown: [1, 0], ArrowUp: [-1, 0], ArrowRight: [0, 1], ArrowLeft: [0, -1] };
+    if (command && event.key === "ArrowRight") {
+      fill();
+    } else if (command && (event.key === "z" || event.key === "Z")) {
+      submit(event.shiftKey ? "redo" : "undo");
+    } else if (command && (event.key === "y" || event.key === "Y")) {
+      submit("redo");
+    } else if (command || event.altKey) {
+      return;
+    } else if (moves[event.key]) {
+      var from = event.shiftKey && taken && taken.isConnected ? taken : cell;
+      var found = next(from, moves[event.key][0], moves[event.key][1]);
+      if (event.shiftKey) {
+        take(found || from);
+      } else {
+        take(null);
+        go(found);
+      }
+    } else if (event.key === "Enter" || event.key === "F2") {
+      open(cell);
+    } else if (event.key === "Escape") {
+      if (taken) {
+        take(null);
+      } else {
+        cell.blur();
+      }
+    } else if (event.key === "Delete" || event.key === "Backspace") {
+      write(cells().map(function (each) { return [each, ""]; }));
+    } else if (event.key === "?") {
+      help();
+    } else if (event.key.length === 1 && event.key !== " ") {
+      open(cell, event.key);
+    } else {
+      return;
+    }
+    event.preventDefault();
+  });
+  // Outside the cells, undo still is undo of the sheet while nobody types.
+  document.addEventListener("keydown", function (event) {
+    if (grid() && (event.ctrlKey || event.metaKey) && /^[zy]$/i.test(event.key)
+        && !event.target.closest("input, textarea, select, [contenteditable]")) {
+      event.preventDefault();
+      submit(event.shiftKey || /y/i.test(event.key) ? "redo" : "undo");
+    }
+  });
+
+  function submit(id) {
+    var form = document.getElementById(id);
+    if (form) {
+      form.requestSubmit();
+    }
+  }
+  function help() {
+    document.getElementById("doses").showModal();
+  }
+  function fill() {
+    var box = document.getElementById("fill");
+    var slots = block().map(function (line) {
+      var first = line.filter(Boolean)[0];
+      return first && first.closest("tr").dataset.slot;
+    });
+    box.open = true;
+    Array.prototype.forEach.call(box.querySelector("[name=slot]").options, function (option) {
+      option.selected = slots.indexOf(option.value) >= 0;
+    });
+    var one = place(document.activeElement).column;
+    var other = taken ? place(taken).column : one;
+    box.querySelector("[name=from]").value = Math.min(one, other);
+    if (other !== one) {
+      box.querySelector("[name=to]").value = Math.max(one, other);
+    }
+    box.querySelector("[name=rule]").focus();
+    box.scrollIntoView({ block: "nearest" });
+  }
+
+  // ---- copying, from and to any spreadsheet
+
+  function write(pairs) {
+    var changed = pairs.filter(function (pair) { return pair[0] && pair[0].value !== pair[1]; });
+    changed.forEach(function (pair) {
+      pair[0].value = pair[1];
+    });
+    if (changed.length) {
+      changed[0][0].dispatchEvent(new Event("change", { bubbles: true }));
+    }
+  }
+  function text() {
+    return block().map(function (line) {
+      return line.map(function (cell) { return cell ? cell.value.replace(/[\t\n]/g, " ") : ""; }).join("\t");
+    }).join("\n");
+  }
+  ["copy", "cut"].forEach(function (kind) {
+    document.addEventListener(kind, function (event) {
+      if (isCell(document.activeElement) && !isOpen(document.activeElement)) {
+        event.clipboardData.setData("text/plain", text());
+        event.preventDefault();
+        if (kind === "cut") {
+          write(cells().map(function (cell) { return [cell, ""]; }));
+        }
+      }
+    });
+  });
+  document.addEventListener("paste", function (event) {
+    var cell = document.activeElement;
+    if (!isCell(cell) || isOpen(cell)) {
+      return;
+    }
+    event.preventDefault();
+    var rows = event.clipboardData.getData("text/plain").replace(/\r/g, "").replace(/\n$/, "").split("\n")
+      .map(function (line) { return line.split("\t"); });
+    var pairs = [];
+    if (rows.length === 1 && rows[0].length === 1) {
+      cells().forEach(function (each) { pairs.push([each, rows[0][0].trim()]); });
+    } else {
+      var from = place(cell);
+      rows.forEach(function (line, down) {
+        line.forEach(function (dose, right) {
+          pairs.push([at(from.row + down, from.column + right), dose.trim()]);
+        });
+      });
+    }
+    write(pairs);
+  });
+
+  // ---- what stands around the sheet
+
+  // Only the fields of the chosen rule are shown.
+  function rules() {
+    var rule = document.querySelector("#fill [name=rule]");
+    if (rule) {
+      document.querySelectorAll("#fill .forrule").forEach(function (field) {
+        field.classList.toggle("on", field.classList.contains(rule.value));
+      });
+    }
+  }
+  document.addEventListener("change", function (event) {
+    if (event.target.matches("#fill [name=rule]")) {
+      rules();
+    }
+  });
+  document.addEventListener("click", function (event) {
+    var suggestion = event.target.closest("button.suggestion");
+    var gate = event.target.closest("a.opengate");
+    var dialog = event.target.closest("[data-dialog]");
+    if (suggestion) {
+      var cell = document.getElementById(suggestion.dataset.cell);
+      write([[cell, suggestion.textContent]]);
+      cell.focus();
+    } else if (gate) {
+      event.preventDefault();
+      var form = document.getElementById("gate-form");
+      form.hidden = false;
+      form.querySelector("[name=slot]").value = gate.dataset.slot;
+      form.querySelector("[name=gate]").value = gate.dataset.gate;
+      form.querySelector("[name=spotter]").focus();
+    } else if (dialog && document.getElementById(dialog.dataset.dialog)) {
+      event.preventDefault();
+      document.getElementById(dialog.dataset.dialog).showModal();
+    } else if (event.target.closest("[data-prints]")) {
+      window.print();
+    }
+  });
+
+  // A week's edge on the strip, pulled to the right, repeats the week.
+  var pull = null;
+  document.addEventListener("pointerdown", function (event) {
+    var edge = event.target.closest && event.target.closest(".strip .edge");
+    if (edge && document.getElementById("lengthen")) {
+      event.preventDefault();
+      var scale = edge.ownerSVGElement.getBoundingClientRect().width / edge.ownerSVGElement.viewBox.baseVal.width;
+      pull = { edge: edge, x: event.clientX, width: edge.dataset.width * scale, from: Number(edge.getAttribute("x")), scale: scale };
+      edge.classList.add("pulled");
+      edge.setPointerCapture(event.pointerId);
+    }
+  });
+  document.addEventListener("pointermove", function (event) {
+    if (pull) {
+      pull.edge.setAttribute("x", pull.from + Math.max(0, event.clientX - pull.x) / pull.scale);
+    }
+  });
+  document.addEventListener("pointerup", function (event) {
+    if (!pull) {
+      return;
+    }
+    var by = Math.min(12, Math.round((event.clientX - pull.x) / pull.width));
+    pull.edge.classList.remove("pulled");
+    pull.edge.setAttribute("x", pull.from);
+    if (by > 0) {
+      var form = document.getElementById("lengthen");
+      form.querySelector("[name=week]").value = pull.edge.dataset.week;
+      form.querySelector("[name=by]").value = by;
+      form.requestSubmit();
+    }
+    pull = null;
+  });
+})();
