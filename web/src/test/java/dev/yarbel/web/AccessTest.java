@@ -139,6 +139,7 @@ class AccessTest {
             entry("POST /lifters/{id}/plan/days/{day}/fill", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/change", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/use", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/templates", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/templates", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/undo", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/gates", May.THEIR_COACH),

@@ -119,7 +119,8 @@ class WordsTest {
                         Stream.of("reference.rep-max", "reference.other"),
                         Stream.of("same", "steady", "shrinking", "wave", "deload", "backwards")
                                 .map(rule -> "fill.rule." + rule),
-                        Stream.of("SCHEME", "DAY", "BLOCK").map(kind -> "template.kind." + kind),
+                        Stream.of("SCHEME", "DAY", "BLOCK")
+                                .flatMap(kind -> Stream.of("template.kind." + kind, "template.use." + kind)),
                         Stream.of(
                                         "fill",
                                         "cells",

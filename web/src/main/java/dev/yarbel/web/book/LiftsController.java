@@ -177,6 +177,7 @@ class LiftsController {
                     case "working-max" -> values -> starting.workingMax(coach, lifter, variation.lift(), values);
                     case "mastery" -> values -> starting.mastery(coach, lifter, variation.lift(), values);
                     case "ratio" -> values -> starting.ratio(coach, lifter, variation, values);
+                    case "event-load" -> values -> starting.eventLoad(coach, lifter, variation.lift(), values);
                     case "set-up" -> values -> starting.setUp(coach, lifter, variation, values);
                     default -> throw new NotFoundException();
                 };

@@ -22,6 +22,7 @@ record LogRow(
         int planWeek,
         Instant finishedAt,
         String pain,
+        String planned,
         String task,
         Lift lift,
         Mass load,
@@ -41,6 +42,7 @@ record LogRow(
                 new PlannedDay(planDay, planWeek),
                 finishedAt != null,
                 Optional.ofNullable(pain),
+                Optional.ofNullable(planned).filter(text -> !text.isEmpty()),
                 sets);
     }
 }

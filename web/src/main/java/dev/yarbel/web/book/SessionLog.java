@@ -10,10 +10,17 @@ import java.util.Optional;
  * One session as it was logged.
  *
  * @param sets in the order they were lifted
+ * @param asked what the plan asked for when its first set was logged, a line a slot
  * @param pain what the lifter noted, if anything hurt
  */
 public record SessionLog(
-        long id, LocalDate date, PlannedDay planned, boolean finished, Optional<String> pain, List<DoneSet> sets) {
+        long id,
+        LocalDate date,
+        PlannedDay planned,
+        boolean finished,
+        Optional<String> pain,
+        Optional<String> asked,
+        List<DoneSet> sets) {
 
     public SessionLog {
         sets = List.copyOf(sets);

@@ -277,6 +277,24 @@ public class StartingNumbers {
         }
     }
 
+    /** Sets down the load announced for the contest; blank where none is any more. */
+    public void eventLoad(Person coach, LifterCard lifter, Lift lift, Typed typed) {
+        Optional<Mass> load = typed.readIfAny("load", text -> Reading.mass(text, lifter.unit()));
+        LiftNumbersEntity row = row(lifter, lift);
+        Optional<Mass> before = row.eventLoad();
+        if (!before.equals(load)) {
+            row.eventLoad(load.orElse(null));
+            ledger.write(
+                    coach,
+                    lifter,
+                    ChangeKind.EVENT_LOAD,
+                    List.of(lift.key()),
+                    Optional.empty(),
+                    before.map(mass -> words.load(mass, lifter.unit())).orElse(""),
+                    load.map(mass -> words.load(mass, lifter.unit())).orElse(""));
+        }
+    }
+
     /** Keeps the figures of a set-up card. */
     public void setUp(Person coach, LifterCard lifter, Variation variation, Typed typed) {
         Map<SetUpMeasure, SetUpEntity> card =

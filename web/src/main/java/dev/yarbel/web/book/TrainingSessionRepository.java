@@ -16,7 +16,7 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     /** Sessions with their sets, one row a set, in the order they were lifted; a session without sets has one row. */
     @Query("""
             select new dev.yarbel.web.book.LogRow(
-                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, l.task, l.lift, l.load, l.reps, l.effort)
+                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, s.planned, l.task, l.lift, l.load, l.reps, l.effort)
             from TrainingSession s left join LoggedSet l on l.sessionId = s.id and l.clubId = s.clubId
             where s.clubId = :clubId and s.lifterId = :lifterId and s.heldOn >= :since
             order by s.heldOn, s.id, l.id""")

@@ -101,6 +101,13 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
                 .collect(Collectors.joining("\n"));
     }
 
+    /** Whether the plan was changed after the session began. */
+    public boolean changedSince() {
+        return log.flatMap(SessionLog::asked)
+                .filter(then -> !then.equals(asked()))
+                .isPresent();
+    }
+
     PlannedDay planned() {
         return plan.planned(day, week);
     }

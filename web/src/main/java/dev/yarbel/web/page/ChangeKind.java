@@ -26,6 +26,8 @@ public enum ChangeKind {
     MASTERY(true),
     /** A variation's ratio to its parent. */
     RATIO(true),
+    /** The load announced for a contest. */
+    EVENT_LOAD(true),
     /** A measure on a set-up card. */
     SET_UP(true),
     /** A variation of the club's own. */

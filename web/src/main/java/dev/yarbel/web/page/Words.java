@@ -152,6 +152,15 @@ public class Words {
         return messages.getMessage(code, parts, LocaleContextHolder.getLocale());
     }
 
+    /** The same with parts that were kept as text: figures among them count as figures. */
+    public String say(String code, List<String> parts) {
+        return say(
+                code,
+                parts.stream()
+                        .map(part -> part.matches("\\d{1,6}") ? (Object) Integer.valueOf(part) : part)
+                        .toArray());
+    }
+
     /** Any other words, by their code; where there is none, the text given. */
     public String sayIfAny(String code, String otherwise) {
         return messages.getMessage(code, null, otherwise, LocaleContextHolder.getLocale());

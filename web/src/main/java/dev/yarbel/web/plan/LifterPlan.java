@@ -122,7 +122,7 @@ public record LifterPlan(
     }
 
     /** The first week that nothing was logged in and nothing after; weeks before it stay where they are. */
-    int firstOpenWeek() {
+    public int firstOpenWeek() {
         return sessions.keySet().stream()
                 .filter(planned -> dayIds.contains(planned.day()))
                 .mapToInt(planned -> planned.week() + 1)

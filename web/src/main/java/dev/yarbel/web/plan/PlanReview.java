@@ -298,7 +298,8 @@ class PlanReview {
                     .max()
                     .orElse(0);
             Habit habit = result.habit();
-            String used = habit.weeks() == 0
+            boolean contested = plan.standing().catalogue().of(root).contest();
+            String used = habit.weeks() == 0 || !contested
                     ? words.say("reckoning.frequency", frequency)
                     : words.say(
                             "reckoning.used-to",
@@ -398,6 +399,9 @@ class PlanReview {
 
     /** Tonnage in tonnes of kilograms, or in thousands of pounds. */
     private String tonnage(Mass mass, MassUnit unit) {
+        if (mass.isZero()) {
+            return "–";
+        }
         BigDecimal thousands = mass.in(unit).movePointLeft(3).setScale(1, RoundingMode.HALF_UP);
         return words.say("reckoning.tonnage." + unit, thousands.toPlainString());
     }

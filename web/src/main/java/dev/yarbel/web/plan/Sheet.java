@@ -123,6 +123,7 @@ class Sheet {
                     day < 0 ? plan.block().start().plusWeeks(w) : plan.block().date(day, w),
                     w == plan.currentWeek(),
                     day >= 0 && plan.isFinished(day, w),
+                    day >= 0 && plan.session(day, w).isPresent() && !plan.isFinished(day, w),
                     plan.block().shape().get(w),
                     plan.block().isGap(w),
                     day < 0 ? 0 : PlanReview.minutes(plan, day, w),
@@ -476,6 +477,6 @@ class Sheet {
     public Optional<String> undo(Person coach, LifterPlan plan, boolean redo) {
         BlockDesk.Open open = desk.open(plan);
         return (redo ? desk.redo(coach, open) : desk.undo(coach, open))
-                .map(told -> words.say("plan.change." + told.get(0), told.toArray()));
+                .map(told -> words.say("plan.change." + told.get(0), told));
     }
 }

@@ -16,6 +16,7 @@ record SheetView(
     /**
      * A column's head.
      *
+     * @param underWay somebody is logging it, or began to and did not finish
      * @param minutes how long the day will take; 0 where nothing is asked for
      * @param movable nothing was logged in it or after it
      */
@@ -24,6 +25,7 @@ record SheetView(
             LocalDate date,
             boolean current,
             boolean lifted,
+            boolean underWay,
             BlockWeek shape,
             boolean gap,
             int minutes,

@@ -1,47 +1,88 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Undo;
+import dev.yarbel.web.roster.Roster;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The club's templates, and the page that explains the shorthand of doses. */
 @Controller
-@RequestMapping("/plan")
 class TemplatesController {
 
     private final Templates templates;
+    private final Roster roster;
+    private final Plans plans;
 
-    TemplatesController(Templates templates) {
+    TemplatesController(Templates templates, Roster roster, Plans plans) {
         this.templates = templates;
+        this.roster = roster;
+        this.plans = plans;
     }
 
-    @GetMapping("/templates")
+    /** The same with a block to put one into. */
+    @GetMapping("/lifters/{id}/plan/templates")
+    String into(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Optional<Long> block,
+            @RequestParam(defaultValue = "0") int at,
+            Model model) {
+        LifterPlan plan =
+                plans.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
+        int day = Math.max(0, Math.min(at, plan.block().days().size() - 1));
+        List<Into> slots = new ArrayList<>();
+        if (!plan.block().days().isEmpty()) {
+            List<Slot> there = plan.block().days().get(day).slots();
+            for (int s = 0; s < there.size(); s++) {
+                slots.add(new Into(
+                        plan.slotIds().get(day).get(s),
+                        there.get(s).letter(),
+                        there.get(s).lift()));
+            }
+        }
+        model.addAttribute("lifter", plan.lifter());
+        model.addAttribute("plan", plan);
+        model.addAttribute("at", day);
+        model.addAttribute("slots", slots);
+        return show(person, model);
+    }
+
+    /** A slot that doses can be put into. */
+    record Into(long id, String letter, Lift lift) {}
+
+    @GetMapping("/plan/templates")
     String show(@AuthenticationPrincipal Person person, Model model) {
         model.addAttribute("templates", templates.all(person.clubId()));
         return "plan/templates";
     }
 
-    @PostMapping("/templates/{template}/remove")
+    @PostMapping("/plan/templates/{template}/remove")
     String remove(@AuthenticationPrincipal Person person, @PathVariable long template, RedirectAttributes flash) {
         templates.remove(person, template);
         Undo.offer(flash, "/plan/templates/" + template + "/restore");
         return "redirect:/plan/templates";
     }
 
-    @PostMapping("/templates/{template}/restore")
+    @PostMapping("/plan/templates/{template}/restore")
     String restore(@AuthenticationPrincipal Person person, @PathVariable long template) {
         templates.restore(person, template);
         return "redirect:/plan/templates";
     }
 
-    @GetMapping("/doses")
+    @GetMapping("/plan/doses")
     String doses() {
         return "plan/doses";
     }

@@ -1,0 +1,671 @@
+package dev.yarbel.web.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.DoseParser;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Change;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.roster.LifterCard;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+
+/** Changing a block at the desk: filling, undoing, weeks and slots, gates, giving, templates, paper. */
+@YarbelTest
+class PlanDeskTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Ledger ledger;
+
+    @Autowired
+    private Book book;
+
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private JdbcClient jdbc;
+
+    private TestClub club;
+
+    @BeforeEach
+    void makeClub() {
+        club = clubs.club();
+    }
+
+    // ---- helpers
+
+    private ResultActions send(RequestPostProcessor who, String path, String... fields) throws Exception {
+        MockHttpServletRequestBuilder request =
+                post(club.url("/plan" + path)).with(who).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request.param(fields[i], fields[i + 1]);
+        }
+        return mvc.perform(request);
+    }
+
+    private ResultActions send(String path, String... fields) throws Exception {
+        return send(club.asCoach(), path, fields);
+    }
+
+    private ResultActions type(int slot, int week, String was, String text) throws Exception {
+        String cell = club.cell(slot, week);
+        return send("/days/0", "was." + cell, was, "dose." + cell, text);
+    }
+
+    private ResultActions change(String kind, String... fields) throws Exception {
+        String[] all = new String[fields.length + 4];
+        all[0] = "kind";
+        all[1] = kind;
+        all[2] = "stamp";
+        all[3] = club.plan().stamp();
+        System.arraycopy(fields, 0, all, 4, fields.length);
+        return send("/change", all);
+    }
+
+    private List<String> row(int slot) {
+        return row(club.plan(), 0, slot);
+    }
+
+    private static List<String> row(LifterPlan plan, int day, int slot) {
+        return plan.block().days().get(day).slots().get(slot).doses().stream()
+                .map(dose -> dose.map(Dose::shorthand).orElse(""))
+                .toList();
+    }
+
+    private String slotId(int slot) {
+        return String.valueOf(club.plan().slotIds().get(0).get(slot));
+    }
+
+    private void lifted(int week) {
+        book.addHistory(
+                club.lifter,
+                club.plan().planned(0, week),
+                TestSettings.TODAY,
+                TestSettings.NOW,
+                List.of(new DoneSet(
+                        TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(180), 1, Effort.parse("8")))),
+                false);
+    }
+
+    // ---- filling
+
+    @Test
+    void weeksToTheRightAreFilledByARule() throws Exception {
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5")
+                .andExpect(status().is3xxRedirection());
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 80%", "3x5 85%");
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "90");
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 87.5%", "3x5 90%");
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "backwards", "last", "1x1 95%");
+        assertThat(row(2).get(2)).isEqualTo("1x1 95%");
+    }
+
+    @Test
+    void aDeloadFilledInIsADeloadWeek() throws Exception {
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "deload", "style", "HALF_SETS");
+        assertThat(row(2).get(1)).isEqualTo("2x5 65%");
+        assertThat(club.plan().block().shape().get(1).deload()).isTrue();
+    }
+
+    @Test
+    void aRuleThatDoesNotGoWithTheDoseSaysSoAndChangesNothing() throws Exception {
+        send("/days/0/fill", "slot", slotId(0), "from", "1", "to", "3", "rule", "shrinking", "goal", "90")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("That rule does not go with 1 @8")));
+        assertThat(row(0)).containsExactly("1 @8", "1 @8", "1 @8");
+    }
+
+    @Test
+    void aFieldThatCannotBeReadIsSaidBesideItAndKeepsWhatWasTyped() throws Exception {
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "heavy")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(
+                        content().string(allOf(containsString("value=\"heavy\""), containsString("fill-goal-says"))));
+    }
+
+    @Test
+    void whatWasLiftedIsNotFilled() throws Exception {
+        lifted(1);
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5");
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 75%", "3x5 85%");
+    }
+
+    // ---- undo and redo
+
+    @Test
+    void everyChangeIsTakenBackAndBroughtBackInItsOrder() throws Exception {
+        List<String> first = row(2);
+        type(2, 0, "3x5 75%", "3x5 70%");
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "same");
+        change("WEEK_COPY", "week", "3");
+        assertThat(row(2)).containsExactly("3x5 70%", "3x5 70%", "3x5 70%", "3x5 70%");
+        send("/undo");
+        send("/undo").andExpect(flash().attribute("done", "Taken back: 2 doses filled to the right, Squat day"));
+        assertThat(row(2)).containsExactly("3x5 70%", first.get(1), first.get(2));
+        send("/undo");
+        assertThat(row(2)).isEqualTo(first);
+        send("/undo").andExpect(flash().attribute("done", "Nothing of yours to take back today."));
+        send("/undo", "redo", "true");
+        send("/undo", "redo", "true");
+        send("/undo", "redo", "true");
+        assertThat(row(2)).containsExactly("3x5 70%", "3x5 70%", "3x5 70%", "3x5 70%");
+        send("/undo", "redo", "true").andExpect(flash().attribute("done", "Nothing to bring back."));
+    }
+
+    @Test
+    void aNewChangeEndsWhatCouldBeBroughtBack() throws Exception {
+        type(2, 0, "3x5 75%", "3x5 70%");
+        send("/undo");
+        type(2, 1, "3x5 75%", "3x5 60%");
+        send("/undo", "redo", "true").andExpect(flash().attribute("done", "Nothing to bring back."));
+        assertThat(row(2).get(0)).isEqualTo("3x5 75%");
+    }
+
+    @Test
+    void undoIsWrittenIntoTheLedgerLikeAnyChange() throws Exception {
+        type(2, 0, "3x5 75%", "3x5 70%");
+        send("/undo");
+        Change change = ledger.latest(club.lifter, 1).get(0);
+        assertThat(change.kind()).isEqualTo(ChangeKind.BLOCK);
+        assertThat(change.before()).isEqualTo("3x5 70%");
+        assertThat(change.after()).isEqualTo("3x5 75%");
+        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+                .andExpect(content().string(containsString("Taken back: 1 dose changed")));
+    }
+
+    @Test
+    void undoDoesNotOverwriteWhatSomebodyElseWroteThereMeanwhile() throws Exception {
+        type(2, 0, "3x5 75%", "3x5 70%");
+        // the head coach looks after the lifter too, so writes there as another
+        jdbc.sql("update dose_cell set shorthand = '3x5 60%' where slot_id = ? and week = 0")
+                .param(Long.valueOf(slotId(2)))
+                .update();
+        send("/undo").andExpect(flash().attributeExists("refused"));
+        assertThat(row(2).get(0)).isEqualTo("3x5 60%");
+    }
+
+    @Test
+    void undoLeavesWhatHasBeenLiftedMeanwhile() throws Exception {
+        type(2, 1, "3x5 75%", "3x5 70%");
+        lifted(1);
+        send("/undo")
+                .andExpect(flash().attribute(
+                                "refused",
+                                "Week 2 holds a session that was lifted. It stays as it was; nothing was changed."));
+        assertThat(row(2).get(1)).isEqualTo("3x5 70%");
+    }
+
+    // ---- weeks
+
+    @Test
+    void weeksAreSkippedRepeatedMovedAndTakenOutWithTheirDoses() throws Exception {
+        change("WEEK_INSERT", "week", "2");
+        assertThat(row(2)).containsExactly("3x5 75%", "", "3x5 75%", "3x5 77.5%");
+        change("WEEK_REMOVE", "week", "2");
+        change("WEEK_LATER", "week", "2");
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 77.5%", "3x5 75%");
+        change("WEEK_EARLIER", "week", "2");
+        assertThat(row(2)).containsExactly("3x5 77.5%", "3x5 75%", "3x5 75%");
+        change("PHASE_LENGTHEN", "week", "1", "by", "2");
+        assertThat(row(2)).containsExactly("3x5 77.5%", "3x5 77.5%", "3x5 77.5%", "3x5 75%", "3x5 75%");
+        change("WEEK_SHAPE", "week", "2", "phase", "PEAK", "deload", "on");
+        assertThat(club.plan().block().shape().get(1).deload()).isTrue();
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andExpect(content().string(containsString("class=\"phase peak\"")));
+    }
+
+    @Test
+    void weeksThatWereLiftedStayWhereTheyAre() throws Exception {
+        lifted(0);
+        for (String kind : List.of("WEEK_INSERT", "WEEK_REMOVE", "WEEK_LATER")) {
+            change(kind, "week", "1")
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content().string(containsString("Sessions were logged up to week 1")));
+        }
+        change("BLOCK_SHIFT", "start", "2026-05-04").andExpect(status().isUnprocessableContent());
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
+        change("WEEK_INSERT", "week", "2").andExpect(status().is3xxRedirection());
+        assertThat(row(2)).containsExactly("3x5 75%", "", "3x5 75%", "3x5 77.5%");
+        assertThat(club.plan().isFinished(0, 0)).isTrue();
+    }
+
+    @Test
+    void aBlockNobodyHasLiftedIsShiftedInTime() throws Exception {
+        change("BLOCK_SHIFT", "start", "2026-05-04").andExpect(status().is3xxRedirection());
+        assertThat(club.plan().block().start()).hasToString("2026-05-04");
+        change("BLOCK_SHIFT", "start", "May")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("change-start-says")));
+    }
+
+    @Test
+    void aChangeOfWhatSomebodyElseChangedMeanwhileIsAskedForOnceMore() throws Exception {
+        String stamp = club.plan().stamp();
+        change("WEEK_COPY", "week", "3");
+        send("/change", "kind", "WEEK_REMOVE", "week", "3", "stamp", stamp)
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("changed meanwhile")));
+        assertThat(club.plan().block().weeks()).isEqualTo(4);
+    }
+
+    // ---- slots and days
+
+    @Test
+    void slotsAreAddedMovedChangedAndTakenOut() throws Exception {
+        String day = String.valueOf(club.plan().dayIds().get(0));
+        change("SLOT_ADD", "day", day, "lift", "front-squat", "reason", "quads");
+        Slot added = club.plan().block().days().get(0).slots().get(3);
+        assertThat(added.letter()).isEqualTo("D");
+        assertThat(added.reason()).contains("quads");
+        change("SLOT_UP", "slot", slotId(3));
+        assertThat(club.plan().block().days().get(0).slots().get(2).lift()).isEqualTo(new Lift("front-squat"));
+        assertThat(club.plan().block().days().get(0).slots().get(2).letter()).isEqualTo("C");
+        change("SLOT_SET", "slot", slotId(2), "letter", "c1", "lift", "paused-squat", "reason", "");
+        assertThat(club.plan().block().days().get(0).slots().get(2).letter()).isEqualTo("C1");
+        change("SLOT_SET", "slot", slotId(2), "letter", "A", "lift", "paused-squat", "reason", "")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("Another slot of this day has that letter.")));
+        change("SLOT_REMOVE", "slot", slotId(2));
+        assertThat(club.plan().block().days().get(0).slots()).hasSize(3);
+        send("/undo");
+        assertThat(club.plan().block().days().get(0).slots()).hasSize(4);
+    }
+
+    @Test
+    void ofASlotWithAHistoryOnlyWhatIsStillToComeIsTakenOut() throws Exception {
+        lifted(0);
+        change("SLOT_REMOVE", "slot", slotId(2)).andExpect(status().is3xxRedirection());
+        assertThat(row(2)).containsExactly("3x5 75%", "", "");
+        change("SLOT_SET", "slot", slotId(2), "letter", "C", "lift", "front-squat", "reason", "")
+                .andExpect(content().string(containsString("This day has been lifted")));
+        change("DAY_REMOVE", "day", String.valueOf(club.plan().dayIds().get(0)));
+        assertThat(row(0)).containsExactly("1 @8", "", "");
+    }
+
+    @Test
+    void daysAreAddedCopiedAndTakenOut() throws Exception {
+        change("DAY_ADD", "name", "Bench day", "offset", "2");
+        assertThat(club.plan().block().days()).hasSize(2);
+        String first = String.valueOf(club.plan().dayIds().get(0));
+        change("DAY_COPY", "day", first, "name", "Squat again", "offset", "4");
+        assertThat(row(club.plan(), 2, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
+        change("DAY_EARLIER", "day", String.valueOf(club.plan().dayIds().get(2)));
+        assertThat(club.plan().block().days().get(1).name()).isEqualTo("Squat again");
+        change("DAY_REMOVE", "day", String.valueOf(club.plan().dayIds().get(1)));
+        assertThat(club.plan().block().days()).hasSize(2);
+        send("/undo");
+        assertThat(club.plan().block().days()).hasSize(3);
+        mvc.perform(get(club.url("/plan?day=1")).with(club.asCoach())).andExpect(status().isOk());
+    }
+
+    @Test
+    void aSlotOrDayOfAnotherClubCannotBeNamed() throws Exception {
+        TestClub other = clubs.club();
+        String foreign = String.valueOf(other.plan().slotIds().get(0).get(0));
+        change("SLOT_REMOVE", "slot", foreign).andExpect(status().isUnprocessableContent());
+        mvc.perform(get(club.url("/plan?block=" + other.plan().blockId())).with(club.asCoach()))
+                .andExpect(status().isNotFound());
+        assertThat(other.plan().block().days().get(0).slots()).hasSize(3);
+    }
+
+    // ---- marks and gates
+
+    @Test
+    void whatIsTypedIsMarkedWhileItIsTyped() throws Exception {
+        mvc.perform(get(club.url("/plan/days/0/preview"))
+                        .with(club.asCoach())
+                        .param("dose." + club.cell(2, 1), "3x3 105%"))
+                .andExpect(content().string(containsString("of the max, and neither a partial nor lowering")));
+        mvc.perform(get(club.url("/plan/days/0/preview"))
+                        .with(club.asCoach())
+                        .param("dose." + club.cell(2, 1), "3x3 105% partial"))
+                .andExpect(content().string(not(containsString("neither a partial"))));
+    }
+
+    @Test
+    void anUnreadableDoseComesWithASuggestion() throws Exception {
+        mvc.perform(get(club.url("/plan/days/0/preview"))
+                        .with(club.asCoach())
+                        .param("dose." + club.cell(2, 1), "4x8 72% tmpo 3010"))
+                .andExpect(content()
+                        .string(allOf(containsString("<mark>t</mark>"), containsString("4x8 72% tempo 3010"))));
+    }
+
+    @Test
+    void aLiftThatNobodyKnowsIsSaid() throws Exception {
+        type(2, 1, "3x5 75%", "3x5 50% of dedlift")
+                .andExpect(content().string(containsString("No lift is called dedlift")));
+        assertThat(row(2).get(1)).isEqualTo("3x5 75%");
+    }
+
+    @Test
+    void aGatedSchemeWaitsForACoachsNamedConfirmation() throws Exception {
+        type(2, 1, "3x5 75%", "3x1 105% reverse 20kg")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("value=\"3x1 105% reverse 20kg\""),
+                                containsString("a competent spotter, named"),
+                                containsString("mastery of the lift is not high enough"))));
+        assertThat(row(2).get(1)).isEqualTo("3x5 75%");
+        send("/gates", "slot", slotId(2), "gate", "REVERSE_BANDS", "spotter", " ")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("gate-spotter-says")));
+        send("/gates", "slot", slotId(2), "gate", "REVERSE_BANDS", "spotter", "Somebody");
+        type(2, 1, "3x5 75%", "3x1 105% reverse 20kg").andExpect(status().is3xxRedirection());
+        assertThat(row(2).get(1)).isEqualTo("3x1 105% reverse 20kg");
+        assertThat(ledger.latest(club.lifter, ChangeKind.GATE, 1).get(0).after())
+                .isEqualTo("Somebody");
+        mvc.perform(get(club.url("/plan?day=0")).with(club.asCoach()))
+                .andExpect(content().string(containsString("reverse bands: opened by name")));
+    }
+
+    @Test
+    void aGateIsOpenedForOneSlotOnly() throws Exception {
+        send("/gates", "slot", slotId(2), "gate", "REVERSE_BANDS", "spotter", "Somebody");
+        type(1, 1, "2x5 -20%", "3x1 105% reverse 20kg").andExpect(status().isUnprocessableContent());
+    }
+
+    // ---- giving
+
+    private LifterCard other(String name) throws Exception {
+        LifterCard[] made = new LifterCard[1];
+        made[0] = clubs.grow(club, 1, 3, 1);
+        return made[0];
+    }
+
+    @Test
+    void aBlockIsGivenWithEachLiftersOwnNumbersAndItsEditsFollow() throws Exception {
+        LifterCard other = other("Other");
+        long source = club.plan().blockId();
+        send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString())
+                .andExpect(status().isOk())
+                .andExpect(content().string(containsString("Given. Look these over")));
+        LifterPlan theirs = plans.current(other, TestSettings.ZONE).orElseThrow();
+        assertThat(theirs.name()).isEqualTo("Block");
+        assertThat(row(theirs, 0, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
+        // 75 % of 120 kg, not of the 200 kg of the lifter it came from
+        assertThat(theirs.course().loads(0, 0).get(2).load()).contains(Mass.ofKg(90));
+
+        String cell = club.cell(2, 2);
+        send("/days/0", "was." + cell, "3x5 77.5%", "dose." + cell, "3x4 80%", "follow", "on")
+                .andExpect(flash().attribute("done", "Followed to 1 block."));
+        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+                        .get(2))
+                .isEqualTo("3x4 80%");
+        type(2, 2, "3x4 80%", "3x3 82.5%");
+        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+                        .get(2))
+                .isEqualTo("3x4 80%");
+        assertThat(club.plan().blockId()).isEqualTo(source);
+        assertThat(club.plan().copies()).isOne();
+    }
+
+    @Test
+    void whatWasChangedThereDoesNotFollow() throws Exception {
+        LifterCard other = other("Other");
+        send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString());
+        LifterPlan theirs = plans.current(other, TestSettings.ZONE).orElseThrow();
+        String twin = theirs.slotIds().get(0).get(2) + ".2";
+        mvc.perform(post("/lifters/" + other.id() + "/plan/days/0")
+                .with(club.asCoach())
+                .with(csrf())
+                .param("was." + twin, "3x5 77.5%")
+                .param("dose." + twin, "3x5 60%"));
+        String cell = club.cell(2, 2);
+        send("/days/0", "was." + cell, "3x5 77.5%", "dose." + cell, "3x4 80%", "follow", "on");
+        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+                        .get(2))
+                .isEqualTo("3x5 60%");
+    }
+
+    @Test
+    void aBlockIsGivenToOnesOwnLiftersOnlyAndToAtLeastOne() throws Exception {
+        TestClub foreign = clubs.club();
+        send("/give", "to", String.valueOf(foreign.lifter.id()), "start", "2026-05-04")
+                .andExpect(status().isNotFound());
+        send("/give", "start", "2026-05-04")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("Choose at least one lifter.")));
+    }
+
+    // ---- new blocks and templates
+
+    private ResultActions draw(String... more) throws Exception {
+        String[] fields = {
+            "start",
+            "2026-05-04",
+            "weeks",
+            "8",
+            "deload-every",
+            "4",
+            "deload",
+            "HALF_SETS",
+            "day0",
+            "on",
+            "day3",
+            "on",
+            "lift1",
+            "squat",
+            "school1",
+            "heavy-light"
+        };
+        String[] all = new String[fields.length + more.length];
+        System.arraycopy(fields, 0, all, 0, fields.length);
+        System.arraycopy(more, 0, all, fields.length, more.length);
+        return send("/new", all);
+    }
+
+    @Test
+    void aSchoolsBlockIsLookedAtBeforeItIsKept() throws Exception {
+        long before = club.plan().blockId();
+        draw().andExpect(status().isOk())
+                .andExpect(content().string(allOf(containsString("not kept yet"), containsString("3x5 75%"))));
+        assertThat(plans.blocksOf(club.lifter)).hasSize(1);
+        String address = draw("keep", "1").andReturn().getResponse().getRedirectedUrl();
+        mvc.perform(get(address).with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andExpect(
+                        content().string(allOf(containsString("Heavy day and light day"), containsString("deload"))));
+        assertThat(club.plan().blockId()).isEqualTo(before);
+    }
+
+    @Test
+    void aBlockThatBeginsBeforeTheOneUnderWayIsOverPutsThatAside() throws Exception {
+        send("/new/template", "name", "Another", "start", TestSettings.TODAY.toString(), "weeks", "4", "template", "");
+        assertThat(plans.blocksOf(club.lifter))
+                .filteredOn(block -> block.putAsideOn().isPresent())
+                .extracting(BlockEntity::name)
+                .containsExactly("Block");
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andExpect(content().string(containsString("two weeks are no trial")));
+    }
+
+    @Test
+    void aRequestThatMakesNoSenseIsSaidBesideItsField() throws Exception {
+        draw("school2", "rpe-led", "lift2", "squat")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("This lift stands above already.")));
+        send("/new", "start", "2026-05-04", "weeks", "4", "lift1", "squat", "school1", "phases", "day0", "on")
+                .andExpect(content().string(containsString("The school needs at least 8 weeks.")));
+        send("/new", "start", "2026-05-04", "weeks", "8", "lift1", "squat", "school1", "phases")
+                .andExpect(content().string(containsString("Choose at least one day.")));
+        assertThat(plans.blocksOf(club.lifter)).hasSize(1);
+    }
+
+    private String template(String kind, String name) throws Exception {
+        send("/templates", "kind", kind, "name", name, "slot", slotId(2));
+        return jdbc.sql("select id::text from plan_template where club_id = ? and name = ?")
+                .param(club.lifter.clubId())
+                .param(name)
+                .query(String.class)
+                .single();
+    }
+
+    @Test
+    void aDayASchemeAndABlockAreKeptAndPutInAgain() throws Exception {
+        String day = template("DAY", "Squats");
+        String scheme = template("SCHEME", "Fives");
+        String block = template("BLOCK", "Three weeks");
+        mvc.perform(get(club.url("/plan/templates")).with(club.asCoach()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("Squats"), containsString("Fives"), containsString("Three weeks"))));
+        send("/use", "template", day);
+        assertThat(club.plan().block().days()).hasSize(2);
+        assertThat(row(club.plan(), 1, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
+        send("/use", "template", scheme, "slot", slotId(0), "week", "2");
+        assertThat(row(0)).containsExactly("1 @8", "3x5 75%", "3x5 75%");
+        send("/new/template", "template", block, "start", "2026-06-01", "name", "", "weeks", "");
+        assertThat(plans.blocksOf(club.lifter).get(0).name()).isEqualTo("Three weeks");
+        send("/undo");
+        assertThat(row(0)).containsExactly("1 @8", "1 @8", "1 @8");
+    }
+
+    @Test
+    void theThirdRunOfTheSameBlockIsMarked() throws Exception {
+        String block = template("BLOCK", "Three weeks");
+        for (String start : List.of("2026-04-06", "2026-05-04", "2026-06-01")) {
+            send("/new/template", "template", block, "start", start);
+        }
+        long third = plans.blocksOf(club.lifter).get(0).id();
+        mvc.perform(get(club.url("/plan?block=" + third)).with(club.asCoach()))
+                .andExpect(content().string(containsString("run 3 of the same block")));
+    }
+
+    @Test
+    void aTemplateOfAnotherClubCannotBeUsed() throws Exception {
+        String day = template("DAY", "Squats");
+        TestClub other = clubs.club();
+        mvc.perform(post(other.url("/plan/use"))
+                        .with(other.asCoach())
+                        .with(csrf())
+                        .param("template", day))
+                .andExpect(status().isNotFound());
+    }
+
+    // ---- paper, shorthand, history
+
+    @Test
+    void aWeekAndTheWholeBlockGoOnPaper() throws Exception {
+        mvc.perform(get(club.url("/plan/print?week=2")).with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("150 kg (330.7 lb)"),
+                                containsString("a side: 25 + 25 + 15"),
+                                containsString("Pain means stop"),
+                                containsString("on a page"))));
+        mvc.perform(get(club.url("/plan/print?week=9")).with(club.asCoach())).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void aBlindSetShowsItsPlatesOnPaperAndNotItsLoad() throws Exception {
+        type(2, 1, "3x5 75%", "3x5 65% blind");
+        mvc.perform(get(club.url("/plan/print?week=2")).with(club.asCoach()))
+                .andExpect(content()
+                        .string(allOf(not(containsString("130 kg (")), containsString("a side: 25 + 25 + 5"))));
+    }
+
+    @Test
+    void everyDoseOfTheCheatSheetIsADoseInItsOneForm() throws Exception {
+        DoseSheet.DOSES.forEach((group, doses) -> doses.forEach(
+                dose -> assertThat(DoseParser.parse(dose)).as(dose).isInstanceOf(DoseParser.Read.class)));
+        mvc.perform(get("/plan/doses").with(club.asCoach()))
+                .andExpect(content()
+                        .string(allOf(containsString("10x1 in 10min gap 30 90%"), containsString("stop      = "))));
+    }
+
+    @Test
+    void aSessionKeepsWhatWasPlannedWhenItBegan() throws Exception {
+        mvc.perform(post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "A.1")
+                .param("load", "180")
+                .param("reps", "1")
+                .param("effort", "8")
+                .param("token", UUID.randomUUID().toString()));
+        type(2, 1, "3x5 75%", "2x5 70%").andExpect(status().is3xxRedirection());
+        assertThat(jdbc.sql("select planned from training_session where lifter_id = ?")
+                        .param(club.lifter.id())
+                        .query(String.class)
+                        .single())
+                .contains("C\tsquat\t3x5 75%");
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(containsString("changed this day's plan after you began".replace("'", "&#39;"))));
+        mvc.perform(get(club.url("/plan?day=0")).with(club.asCoach()))
+                .andExpect(content().string(containsString("under way")));
+    }
+
+    @Test
+    void anEventHangsOnTheLoadThatWasAnnounced() throws Exception {
+        mvc.perform(post(club.url("/book/lifts/squat/event-load"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("load", "140"));
+        mvc.perform(get(club.url("/plan/days/0/preview"))
+                        .with(club.asCoach())
+                        .param("dose." + club.cell(2, 1), "3x1 50% event"))
+                .andExpect(content().string(containsString("70 kg")));
+        assertThat(ledger.latest(club.lifter, ChangeKind.EVENT_LOAD, 1)).hasSize(1);
+    }
+
+    @Test
+    void theReckoningFollowsWhatIsTyped() throws Exception {
+        String cell = club.cell(2, 1);
+        mvc.perform(post(club.url("/plan/days/0"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .header("HX-Request", "true")
+                        .param("was." + cell, "3x5 75%")
+                        .param("dose." + cell, "6x3 85%"))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("id=\"reckoning\""),
+                                containsString("hx-swap-oob=\"true\""),
+                                containsString("id=\"marks\""))));
+        assertThat(Optional.of(row(2).get(1))).contains("6x3 85%");
+    }
+}
