@@ -52,6 +52,21 @@
     }
   });
 
+  // Only cells that hold something else than what is kept are sent.
+  document.addEventListener("htmx:configRequest", function (event) {
+    if (event.detail.elt !== grid()) {
+      return;
+    }
+    var form = event.detail.formData;
+    Array.from(form.keys()).forEach(function (name) {
+      var was = name.indexOf("dose.") === 0 ? "was." + name.slice(5) : null;
+      if (was && form.get(was) === form.get(name)) {
+        form.delete(name);
+        form.delete(was);
+      }
+    });
+  });
+
   // ---- opening and leaving
 
   function open(cell, text) {

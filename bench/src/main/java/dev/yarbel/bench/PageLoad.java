@@ -1,12 +1,5 @@
 package dev.yarbel.bench;
 
-import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,7 +12,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -35,7 +27,6 @@ public final class PageLoad {
     private static final int CONNECTIONS = 8;
     private static final int WARM_UP = 50;
     private static final int VISITS = 100;
-    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final Pattern STATEMENT =
             Pattern.compile("LOG:  (execute [^:]+|statement): (?!BEGIN|COMMIT|ROLLBACK|SET )");
 
@@ -71,11 +62,11 @@ public final class PageLoad {
     }
 
     private void countStatements(Path log) throws Exception {
-        HttpClient coach = signIn();
+        CoachSession coach = CoachSession.signIn(address);
         for (String page : pages) {
-            get(coach, page);
+            coach.get(page).length();
             long from = Files.size(log);
-            get(coach, page);
+            coach.get(page).length();
             // the log is written by another process, a moment later
             TimeUnit.MILLISECONDS.sleep(300);
             byte[] bytes = Files.readAllBytes(log);
@@ -85,9 +76,9 @@ public final class PageLoad {
     }
 
     private void takeTime(List<String> statements) throws Exception {
-        List<HttpClient> coaches = new ArrayList<>();
+        List<CoachSession> coaches = new ArrayList<>();
         for (int i = 0; i < CONNECTIONS; i++) {
-            coaches.add(signIn());
+            coaches.add(CoachSession.signIn(address));
         }
         ExecutorService pool = Executors.newFixedThreadPool(CONNECTIONS);
         System.out.printf(
@@ -104,20 +95,20 @@ public final class PageLoad {
                     millis[millis.length / 2],
                     millis[(int) Math.ceil(millis.length * 0.99) - 1],
                     statements.get(p),
-                    get(coaches.get(0), page));
+                    coaches.get(0).get(page).length());
         }
         pool.shutdown();
     }
 
     /** So many visits on each connection; their times in milliseconds. */
-    private double[] visit(ExecutorService pool, List<HttpClient> coaches, String page, int visits) throws Exception {
+    private double[] visit(ExecutorService pool, List<CoachSession> coaches, String page, int visits) throws Exception {
         List<Callable<double[]>> work = new ArrayList<>();
-        for (HttpClient coach : coaches) {
+        for (CoachSession coach : coaches) {
             work.add(() -> {
                 double[] millis = new double[visits];
                 for (int i = 0; i < visits; i++) {
                     long start = System.nanoTime();
-                    get(coach, page);
+                    coach.get(page).length();
                     millis[i] = (System.nanoTime() - start) / 1e6;
                 }
                 return millis;
@@ -130,42 +121,5 @@ public final class PageLoad {
             System.arraycopy(one.get(), 0, all, at, visits);
         }
         return all;
-    }
-
-    /** A page's size in bytes. */
-    private int get(HttpClient client, String page) throws IOException, InterruptedException {
-        HttpResponse<byte[]> response = client.send(
-                HttpRequest.newBuilder(URI.create(address + page))
-                        .header("Accept", "text/html")
-                        .build(),
-                HttpResponse.BodyHandlers.ofByteArray());
-        if (response.statusCode() != 200 || response.uri().getPath().equals("/sign-in")) {
-            throw new IOException(page + " answered " + response.statusCode() + " at " + response.uri());
-        }
-        return response.body().length;
-    }
-
-    private HttpClient signIn() throws IOException, InterruptedException {
-        HttpClient client = HttpClient.newBuilder()
-                .version(HttpClient.Version.HTTP_1_1)
-                .cookieHandler(new CookieManager())
-                .followRedirects(HttpClient.Redirect.NORMAL)
-                .build();
-        String form = client.send(
-                        HttpRequest.newBuilder(URI.create(address + "/sign-in")).build(),
-                        HttpResponse.BodyHandlers.ofString())
-                .body();
-        Matcher csrf = CSRF.matcher(form);
-        if (!csrf.find()) {
-            throw new IOException("no sign-in form at " + address);
-        }
-        client.send(
-                HttpRequest.newBuilder(URI.create(address + "/sign-in"))
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(HttpRequest.BodyPublishers.ofString("username=load&password=made-up-for-measuring&_csrf="
-                                + URLEncoder.encode(csrf.group(1), StandardCharsets.UTF_8)))
-                        .build(),
-                HttpResponse.BodyHandlers.discarding());
-        return client;
     }
 }

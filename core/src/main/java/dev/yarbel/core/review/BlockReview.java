@@ -418,18 +418,22 @@ public final class BlockReview {
         }
     }
 
-    /** The heaviest share a slot asks for; what is led by rating finds its own load and is left out. */
+    /**
+     * The heaviest share a slot asks for. What is led by rating finds its own load, and partials and lowering have a law of
+     * their own: both are left out.
+     */
     private Percent heaviest(int day, Slot slot, int week) {
+        Dose dose = slot.doses().get(week).orElseThrow();
+        if (dose.first().basis() instanceof LoadBasis.AtRpe || dose.is(Manner.PARTIAL) || dose.is(Manner.LOWERING)) {
+            return Percent.ZERO;
+        }
         LiftNumbers numbers = resolver.numbers(slot.lift());
-        boolean ledByRating = slot.doses().get(week).orElseThrow().first().basis() instanceof LoadBasis.AtRpe;
-        return ledByRating
-                ? Percent.ZERO
-                : loadsOf(day, slot, week).stream()
-                        .flatMap(load -> load.load().stream())
-                        .flatMap(load -> numbers.estimate().or(numbers::workingMax).stream()
-                                .map(load::percentOf))
-                        .max(Percent::compareTo)
-                        .orElse(Percent.ZERO);
+        return loadsOf(day, slot, week).stream()
+                .flatMap(load -> load.load().stream())
+                .flatMap(load ->
+                        numbers.estimate().or(numbers::workingMax).stream().map(load::percentOf))
+                .max(Percent::compareTo)
+                .orElse(Percent.ZERO);
     }
 
     private void firstWeek(Lift root) {

@@ -3,11 +3,22 @@ package dev.yarbel.web.demo;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.progress.Deload;
+import dev.yarbel.core.school.BlockRequest;
+import dev.yarbel.core.school.BlockWriter;
+import dev.yarbel.core.school.LiftRequest;
+import dev.yarbel.core.school.Purpose;
+import dev.yarbel.core.school.School;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The blocks the invented lifters train by. */
@@ -54,6 +65,31 @@ final class DemoBlocks {
                                         slot("A", Lift.DEADLIFT, "1 @7", "1 @8", "1 @8", "1 @8.5"),
                                         slot("B", Lift.DEADLIFT, "4x4 -22%", "4x4 -20%", "3x3 -18%", "2x3 -18%"),
                                         slot("C", Lift.SQUAT, "3x6 65%", "3x6 67.5%", "3x5 70%", "2x5 70%")))));
+    }
+
+    /** Muscle, strength and a peak toward a contest, as the school of phases draws it. */
+    static Block towardContest(LocalDate start, LocalDate contest) {
+        Map<Lift, LiftRequest> lifts = new LinkedHashMap<>();
+        for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT)) {
+            lifts.put(lift, LiftRequest.of(School.PHASES));
+        }
+        return BlockWriter.write(
+                new BlockRequest(
+                        start,
+                        12,
+                        List.of(0, 2, 4),
+                        lifts,
+                        4,
+                        Deload.HALF_SETS,
+                        Optional.of(contest),
+                        MassUnit.KG,
+                        Mass.of("2.5", MassUnit.KG),
+                        false,
+                        lift -> Optional.empty(),
+                        lift -> lift.key().equals("romanian-deadlift"),
+                        Catalogue.STANDARD),
+                day -> List.of("First day", "Second day", "Third day").get(day),
+                purpose -> purpose == Purpose.CONTEST_LIFT ? "the lift itself" : "for the lift");
     }
 
     /** Fives, a little heavier each week, the deadlift once a week. */

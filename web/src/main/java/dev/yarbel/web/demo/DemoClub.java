@@ -116,7 +116,7 @@ public class DemoClub {
     private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {
         LifterCard desmond = lifter(bryn, shed, "Desmond Pike", "desmond", MassUnit.KG, Rounding.DOWN, null);
         begin(desmond, "squat 150, bench-press 95, deadlift 180, overhead-press 52", today.minusDays(24));
-        plans.add(desmond, "Quiet water", DemoBlocks.threeDays(today.minusDays(10)));
+        plans.add(desmond, "Quiet water", DemoBlocks.towardContest(today.minusDays(17), today.plusDays(64)));
         lift(desmond, Map.of(), false);
 
         LifterCard agathe = lifter(maren, shed, "Agathe Lorne", "agathe", MassUnit.KG, Rounding.NEAREST, null);

@@ -44,6 +44,7 @@ class PlanReview {
     private static final int WIDTH = 300;
     private static final int HEIGHT = 40;
     private static final int SMALL = 14;
+    private static final int SMALL_WIDTH = 6;
     private static final int LEAST_WEEKS_OF_TREND = 3;
     private static final int TISSUES = 3;
 
@@ -329,12 +330,19 @@ class PlanReview {
 
     private ReckoningView.Line line(String name, List<Totals> weeks, Totals all, String note, MassUnit unit) {
         int most = weeks.stream().mapToInt(Totals::hardSetHalves).max().orElse(0);
-        List<Integer> bars = weeks.stream()
-                .map(total -> most == 0 ? 0 : total.hardSetHalves() * SMALL / most)
-                .toList();
+        StringBuilder bars = new StringBuilder();
+        for (int week = 0; week < weeks.size(); week++) {
+            int height = 1 + (most == 0 ? 0 : weeks.get(week).hardSetHalves() * SMALL / most);
+            bars.append('M')
+                    .append(week * SMALL_WIDTH)
+                    .append(" 15h4v-")
+                    .append(height)
+                    .append("h-4z");
+        }
         return new ReckoningView.Line(
                 name,
-                bars,
+                weeks.size(),
+                bars.toString(),
                 BigDecimal.valueOf(most / 2.0).stripTrailingZeros().toPlainString(),
                 all == null ? null : String.valueOf(all.reps()),
                 all == null ? null : tonnage(all.tonnage(), unit),

@@ -46,11 +46,12 @@ record ReckoningView(
     /**
      * A lift with its variations, or a muscle, through the weeks.
      *
-     * @param bars hard sets week by week, each 0 to 14 high
+     * @param weeks how many there are
+     * @param bars hard sets week by week as one drawn path, each 0 to 14 high
      * @param most the most hard sets in a week
      * @param note days a week and what the lifter is used to, in words; may be null
      */
-    record Line(String name, List<Integer> bars, String most, String reps, String tonnage, String note) {}
+    record Line(String name, int weeks, String bars, String most, String reps, String tonnage, String note) {}
 
     /** The tissues a day loads most in its hardest week, in words. */
     record Tissues(String day, String loaded) {}

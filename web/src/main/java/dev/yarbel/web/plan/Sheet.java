@@ -100,6 +100,19 @@ class Sheet {
                 review.inWords(asTyped, result, day));
     }
 
+    /** What each cell of a day shows as it is kept, without marks. */
+    Map<CellKey, CellView> cells(LifterPlan plan, int day) {
+        Map<CellKey, CellView> cells = new HashMap<>();
+        for (int s = 0; s < plan.slotIds().get(day).size(); s++) {
+            Slot slot = plan.block().days().get(day).slots().get(s);
+            for (int week = 0; week < plan.block().weeks(); week++) {
+                CellKey key = new CellKey(plan.slotIds().get(day).get(s), week);
+                cells.put(key, cell(plan, plan, day, slot, key, Map.of(), Map.of(), Map.of()));
+            }
+        }
+        return cells;
+    }
+
     /** A sheet of no day yet, for a block that has none. */
     SheetView empty(LifterPlan plan) {
         PlanReview.Result result = review.review(plan, List.of());

@@ -135,13 +135,13 @@ class SheetController {
         texts.forEach((key, text) -> typed.put(key, new Sheet.Typed(parameters.getOrDefault("was." + key, ""), text)));
         Map<CellKey, CellView.Trouble> troubles = sheet.save(person, plan, day, typed);
 
-        LifterPlan saved = plan(person, id, Optional.of(plan.blockId()));
+        LifterPlan saved = plans.reopened(plan);
         if (parameters.containsKey("follow")) {
             follow(person, plan, saved, day, flash);
         }
         texts.keySet().retainAll(troubles.keySet());
         if (fragment.isPresent()) {
-            SheetView view = sheet.view(saved, day, texts, troubles);
+            SheetView view = sheet.view(saved, day, texts, troubles).since(sheet.cells(plan, day));
             model.addAttribute("lifter", saved.lifter());
             model.addAttribute("plan", saved);
             model.addAttribute("sheet", view);

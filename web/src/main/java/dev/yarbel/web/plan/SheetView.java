@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 
 /** One training day across the weeks, with what is marked and what the block adds up to. */
 record SheetView(
@@ -58,6 +59,45 @@ record SheetView(
      * @param week the first week it stands in, from 1
      */
     record MarkView(String kind, boolean stop, String text, int day, int week) {}
+
+    /**
+     * The same with those cells only that may show something else than before: whose load differs, which stand in a row
+     * with a dose that changed, and those with a mark or a trouble.
+     *
+     * @param before what each cell showed, without marks
+     */
+    SheetView since(Map<CellKey, CellView> before) {
+        List<Row> changed = rows.stream()
+                .map(row -> {
+                    boolean rowChanged =
+                            row.cells().stream().anyMatch(cell -> !cell.kept().equals(keptBefore(before, cell)));
+                    return new Row(
+                            row.slotId(),
+                            row.letter(),
+                            row.lift(),
+                            row.kit(),
+                            row.school(),
+                            row.reason(),
+                            row.hurting(),
+                            row.cells().stream()
+                                    .filter(cell -> rowChanged || differs(before.get(cell.key()), cell))
+                                    .toList());
+                })
+                .toList();
+        return new SheetView(day, tabs, weeks, changed, marks, reckoning);
+    }
+
+    private static String keptBefore(Map<CellKey, CellView> before, CellView cell) {
+        CellView was = before.get(cell.key());
+        return was == null ? "" : was.kept();
+    }
+
+    private static boolean differs(CellView was, CellView is) {
+        return was == null
+                || is.trouble().isPresent()
+                || !is.marks().isEmpty()
+                || !was.loads().equals(is.loads());
+    }
 
     public boolean hasTrouble() {
         return rows.stream().flatMap(row -> row.cells().stream()).anyMatch(cell -> cell.trouble()

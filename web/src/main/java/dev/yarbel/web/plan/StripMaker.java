@@ -29,6 +29,9 @@ class StripMaker {
     private static final int LABELS = 150;
     private static final int WIDTH = 1180;
     private static final int HEADER = 20;
+    /** Room for what weeks are for, and the contest. */
+    private static final int SECOND_LINE = 14;
+
     private static final int LANE = 30;
     private static final int MOST_HEIGHT = 26;
 
@@ -54,9 +57,12 @@ class StripMaker {
             }
         }
         List<Lift> roots = lanes(reckoning, catalogue);
+        List<Strip.Phase> phases = phases(plan);
+        Strip.Flag contest = contest(plan);
+        int header = phases.isEmpty() && contest == null ? HEADER : HEADER + SECOND_LINE;
         List<Strip.Lane> lanes = new ArrayList<>();
         for (Lift root : roots) {
-            int bottom = HEADER + LANE * (lanes.size() + 1);
+            int bottom = header + LANE * (lanes.size() + 1);
             lanes.add(new Strip.Lane(words.lift(root), bottom, marks(plan, root, work, bottom)));
         }
         boolean within = !plan.today().isBefore(plan.block().start())
@@ -67,11 +73,11 @@ class StripMaker {
                 plan.blockId(),
                 plan.name(),
                 WIDTH,
-                HEADER + LANE * Math.max(1, roots.size()) + 4,
+                header + LANE * Math.max(1, roots.size()) + 4,
                 weeks(plan),
-                phases(plan),
+                phases,
                 today,
-                contest(plan),
+                contest,
                 lanes);
     }
 
