@@ -34,6 +34,12 @@ class Pictures {
             browser.desk().signIn("bryn", "harbour-light");
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
+            browser.open("/lifters/4/plan?day=0").picture(FOLDER.resolve("block.png"));
+            browser.open("/lifters/1/plan/new").click("button[name=look]");
+            browser.waitForText("#drawn", "not kept yet");
+            browser.scrollTo("#drawn");
+            browser.picture(FOLDER.resolve("schools.png"));
+            browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
             browser.open("/lifters/2/book").picture(FOLDER.resolve("book.png"));
             browser.open("/lifters/1/profile").picture(FOLDER.resolve("profile.png"));
             browser.open("/lifters/1/book/lifts/squat").picture(FOLDER.resolve("lift.png"));

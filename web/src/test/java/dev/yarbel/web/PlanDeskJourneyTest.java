@@ -115,7 +115,9 @@ class PlanDeskJourneyTest {
     }
 
     private void fillAndUndo() {
-        browser.tabTo(ROW + "input.dose");
+        // closing the shorthand leads back to the cell it was asked from
+        assertThat(browser.focused(ROW + "td:nth-child(4) input.dose")).isTrue();
+        browser.press(Keys.ARROW_LEFT, Keys.ARROW_LEFT);
         browser.hold(Keys.CONTROL, Keys.ARROW_RIGHT);
         browser.waitFor(d -> browser.focused("#fill [name=rule]"));
         browser.find("#fill [name=rule] option[value=shrinking]").click();

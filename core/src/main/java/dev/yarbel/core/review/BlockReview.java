@@ -400,7 +400,8 @@ public final class BlockReview {
                 Percent share = heaviest(place.day(), slot, week);
                 ownLaw &= school.isPresent();
                 heaviest = heaviest.isLessThan(share) ? share : heaviest;
-                if (share.isGreaterThan(zone.to().plus(ROUNDING)) && !limitSchool) {
+                boolean held = isHeldToZone(slot.doses().get(week).orElseThrow());
+                if (held && share.isGreaterThan(zone.to().plus(ROUNDING)) && !limitSchool) {
                     add(
                             Kind.ABOVE_ZONE,
                             new Place(place.day(), place.slot(), week, week),
@@ -418,15 +419,16 @@ public final class BlockReview {
         }
     }
 
-    /**
-     * The heaviest share a slot asks for. What is led by rating finds its own load, and partials and lowering have a law of
-     * their own: both are left out.
-     */
+    /** Whether a dose is held against the zone's upper end: what is led by rating finds its own load, and partials and
+     * lowering have a law of their own. */
+    private static boolean isHeldToZone(Dose dose) {
+        return !(dose.first().basis() instanceof LoadBasis.AtRpe)
+                && !dose.is(Manner.PARTIAL)
+                && !dose.is(Manner.LOWERING);
+    }
+
+    /** The heaviest share a slot asks for. */
     private Percent heaviest(int day, Slot slot, int week) {
-        Dose dose = slot.doses().get(week).orElseThrow();
-        if (dose.first().basis() instanceof LoadBasis.AtRpe || dose.is(Manner.PARTIAL) || dose.is(Manner.LOWERING)) {
-            return Percent.ZERO;
-        }
         LiftNumbers numbers = resolver.numbers(slot.lift());
         return loadsOf(day, slot, week).stream()
                 .flatMap(load -> load.load().stream())

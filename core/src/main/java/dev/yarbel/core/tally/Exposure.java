@@ -6,7 +6,6 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
-import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import java.util.List;
 import java.util.Optional;
@@ -31,31 +30,6 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     }
 
     private static final int WHOLE_POINT = 2;
-
-    /** What a day's doses will expose a lift to; empty when none of its loads can be said. */
-    public static Optional<Exposure> planned(Resolver resolver, List<Prescription> day, Lift lift) {
-        return planned(resolver, day, resolver.resolve(day), lift);
-    }
-
-    /** @param loads what the day's doses come to, one for each */
-    public static Optional<Exposure> planned(
-            Resolver resolver, List<Prescription> day, List<ResolvedLoad> loads, Lift lift) {
-        Mass heaviest = Mass.ZERO;
-        int hardReps = 0;
-        for (int i = 0; i < day.size(); i++) {
-            Prescription prescription = day.get(i);
-            Optional<Mass> load = loads.get(i).load();
-            if (prescription.lift().equals(lift) && load.isPresent()) {
-                heaviest = Mass.max(heaviest, load.get());
-                if (HardSets.isHard(prescription.part(), load.get(), resolver.numbers(lift))) {
-                    hardReps += prescription.part().sets() * prescription.part().reps();
-                }
-            }
-        }
-        return heaviest.isZero()
-                ? Optional.empty()
-                : Optional.of(new Exposure(heaviest, hardReps, false, Judgement.AS_PLANNED));
-    }
 
     /** What the day's work sets exposed a lift to; empty when none was of this lift. */
     public static Optional<Exposure> done(Resolver resolver, List<Prescription> day, List<DoneSet> done, Lift lift) {

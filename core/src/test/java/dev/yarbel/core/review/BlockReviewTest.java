@@ -276,6 +276,8 @@ class BlockReviewTest {
                         .place())
                 .contains(new Mark.Place(0, 0, 1, 1));
         assertThat(kinds(review(slot("A", Lift.SQUAT, "3x8 65%")))).contains(Kind.BELOW_ZONE);
+        assertThat(kinds(review(slot("A", Lift.SQUAT, "1 @8 then 3x5 -25%"))))
+                .doesNotContain(Kind.ABOVE_ZONE, Kind.BELOW_ZONE);
         assertThat(kinds(review(slot("A", Lift.SQUAT, "1 @9.5", "1x8 120% lowering"))))
                 .doesNotContain(Kind.ABOVE_ZONE, Kind.BELOW_ZONE);
         facts.mastery = Optional.of(Mastery.ADVANCED);
