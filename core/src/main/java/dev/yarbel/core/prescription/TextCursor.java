@@ -1,5 +1,6 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.prescription.DoseParser.Problem;
 import dev.yarbel.core.prescription.DoseParser.Unreadable;
 import java.time.Duration;
@@ -127,6 +128,19 @@ final class TextCursor {
             at++;
         }
         return at - start;
+    }
+
+    /** A rating from 1 to 10 in halves. */
+    Rpe rpe() throws Stop {
+        if (!atDigit()) {
+            throw stop(Problem.EXPECTED_RPE);
+        }
+        int start = at;
+        try {
+            return Rpe.parse(figure());
+        } catch (IllegalArgumentException notARating) {
+            throw stop(start, Problem.EXPECTED_RPE);
+        }
     }
 
     /** A time with its unit: {@code 90s}, {@code 10min}, {@code 1:30}; without one in seconds. */
