@@ -26,14 +26,4 @@ public record Slot(
     public Slot(String letter, Lift lift, List<Optional<Dose>> doses) {
         this(letter, lift, doses, Optional.empty(), Optional.empty());
     }
-
-    /** The group of slots that are done in turn: the C of C1 and C2; the letter itself where it has no number. */
-    public String group() {
-        return letter.replaceAll("\\d+$", "");
-    }
-
-    /** Whether it is done in turn with others. */
-    public boolean isOfGroup() {
-        return !group().isEmpty() && !group().equals(letter);
-    }
 }

@@ -93,9 +93,6 @@ public sealed interface LoadBasis {
 
     LoadBasis FEEL = new ByFeel();
 
-    /** Partial lifts go above the max; nothing goes above this. */
-    Percent MOST_PERCENT = Percent.of(130);
-
     /** A share of the working max. */
     static Share ofWorkingMax(Percent percent) {
         return new Share(Reference.Named.WORKING, percent);

@@ -2,7 +2,6 @@ package dev.yarbel.core.progress;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
@@ -53,17 +52,14 @@ public sealed interface FillRule {
     /** Weeks up before a wave comes down. */
     int WAVE = 3;
 
-    Percent LIGHTEST = Percent.of(30);
-
     /**
      * The doses of the weeks after the first.
      *
      * @param from the dose of the first week
      * @param weeks how many weeks follow
-     * @param unit of loads that come out of a step where the dose has none
      * @throws IllegalArgumentException when the rule cannot be applied to such a dose
      */
-    static List<Optional<Dose>> fill(FillRule rule, Dose from, int weeks, MassUnit unit) {
+    static List<Optional<Dose>> fill(FillRule rule, Dose from, int weeks) {
         if (rule instanceof Steady steady) {
             List<Optional<Dose>> doses = new ArrayList<>();
             for (int week = 1; week <= weeks; week++) {

@@ -6,7 +6,9 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.progress.Deload;
+import dev.yarbel.core.session.LiftNumbers;
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +28,7 @@ import java.util.function.Predicate;
  * @param unit of the steps
  * @param step the smallest step of load
  * @param milestones whether round numbers near the lifter's best are wanted; else they are skipped
- * @param max what the lifter's loads of a lift hang on
+ * @param numbers what the lifter's loads of a lift hang on
  * @param available whether the gym has what a lift is done with
  */
 public record BlockRequest(
@@ -40,13 +42,13 @@ public record BlockRequest(
         MassUnit unit,
         Mass step,
         boolean milestones,
-        Function<Lift, Optional<Mass>> max,
+        Function<Lift, LiftNumbers> numbers,
         Predicate<Lift> available,
         Catalogue catalogue) {
 
     public BlockRequest {
         days = List.copyOf(days);
-        lifts = new LinkedHashMap<>(lifts);
+        lifts = Collections.unmodifiableMap(new LinkedHashMap<>(lifts));
         if (weeks < 1 || weeks > Block.MOST_WEEKS) {
             throw new IllegalArgumentException("1 to " + Block.MOST_WEEKS + " weeks");
         }

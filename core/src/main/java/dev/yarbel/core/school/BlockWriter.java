@@ -211,10 +211,7 @@ public final class BlockWriter {
             if (shape.get(week).deload()) {
                 dose = dose.flatMap(deload(strand)::of);
             } else if (!request.milestones()) {
-                dose = dose.map(d -> request.max()
-                        .apply(strand.lift())
-                        .map(max -> Milestones.skip(d, max, request.unit()))
-                        .orElse(d));
+                dose = dose.map(d -> Milestones.skip(d, request.numbers().apply(strand.lift()), request.unit()));
             }
             doses.add(dose);
         }

@@ -7,18 +7,21 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.session.LiftNumbers;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Round numbers near a lifter's best scare; they are trained below and then passed, never parked at (common practice, no
- * source). Whole fifties of kilograms and whole hundreds of pounds count, from 95 % of the max up.
+ * source). Whole fifties of kilograms and whole hundreds of pounds count, from 90 % of the max up, in percentages of the working
+ * max and of a goal.
  */
 final class Milestones {
 
-    private static final Percent NEAR = Percent.of(95);
+    private static final Percent NEAR = Percent.of(90);
     private static final BigDecimal KG = BigDecimal.valueOf(50);
     private static final BigDecimal LB = BigDecimal.valueOf(100);
     private static final BigDecimal KG_STEP = new BigDecimal("2.5");
@@ -36,23 +39,35 @@ final class Milestones {
     }
 
     /** The same dose, or where it would park at a milestone, a step below it. */
-    static Dose skip(Dose dose, Mass max, MassUnit unit) {
+    static Dose skip(Dose dose, LiftNumbers numbers, MassUnit unit) {
         List<Part> parts = new ArrayList<>();
         for (Part part : dose.parts()) {
-            parts.add(skip(part, max, unit));
+            parts.add(skip(part, numbers, unit));
         }
         return new Dose(parts);
     }
 
-    private static Part skip(Part part, Mass max, MassUnit unit) {
+    private static Part skip(Part part, LiftNumbers numbers, MassUnit unit) {
         if (!(part.basis() instanceof LoadBasis.Share share)
-                || share.of() != Reference.Named.WORKING
-                || !isMilestone(max.times(share.percent()), max, unit)) {
+                || numbers.workingMax().isEmpty()) {
             return part;
         }
-        Mass below = Mass.of(rounded(max.times(share.percent()), unit).subtract(step(unit)), unit);
-        Percent tenth = Percent.of(below.percentOf(max).figure().setScale(1, RoundingMode.HALF_UP));
+        Optional<Mass> whole = whole(share.of(), numbers);
+        if (whole.isEmpty()
+                || !isMilestone(
+                        whole.get().times(share.percent()), numbers.workingMax().get(), unit)) {
+            return part;
+        }
+        Mass below = Mass.of(rounded(whole.get().times(share.percent()), unit).subtract(step(unit)), unit);
+        Percent tenth = Percent.of(below.percentOf(whole.get()).figure().setScale(1, RoundingMode.HALF_UP));
         return part.with(new LoadBasis.Share(share.of(), tenth));
+    }
+
+    /** What a share is of, as far as milestones are looked for. */
+    static Optional<Mass> whole(Reference of, LiftNumbers numbers) {
+        return of == Reference.Named.WORKING
+                ? numbers.workingMax()
+                : of == Reference.Named.GOAL ? numbers.references().goal() : Optional.empty();
     }
 
     private static BigDecimal step(MassUnit unit) {

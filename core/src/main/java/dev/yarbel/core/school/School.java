@@ -15,9 +15,9 @@ public enum School {
     /** One hard day and one easy day of the same lift in the week. */
     HEAVY_LIGHT(2, 4, 16, 75, new HeavyLightSchool()),
     /** Load goes up each time; a set is dropped when the last one loses repetitions. */
-    SET_DROP(2, 6, 52, 65, new SetDropSchool()),
+    SET_DROP(2, 6, 52, 65, new FromLastTimeSchool("3x8", " stages")),
     /** A range of repetitions is worked through before load is added. */
-    RANGE_THEN_LOAD(2, 4, 52, 65, new RangeThenLoadSchool()),
+    RANGE_THEN_LOAD(2, 4, 52, 65, new FromLastTimeSchool("3x8-12", "")),
     /** Many repetitions and lower loads swing to singles; assistance shrinks along. */
     VOLUME_TO_INTENSITY(2, 6, 16, 65, new VolumeToIntensitySchool()),
     /** Muscle, then strength, then a peak. */

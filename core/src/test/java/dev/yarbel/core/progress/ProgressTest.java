@@ -61,7 +61,7 @@ class ProgressTest {
     // ---- filling a row of weeks
 
     private static String fill(FillRule rule, String from, int weeks) {
-        return FillRule.fill(rule, Dose.parse(from), weeks, MassUnit.KG).stream()
+        return FillRule.fill(rule, Dose.parse(from), weeks).stream()
                 .map(dose -> dose.map(Dose::shorthand).orElse("-"))
                 .collect(Collectors.joining(", "));
     }
@@ -245,7 +245,7 @@ class ProgressTest {
 
     @Test
     void fillingNoWeeksFillsNone() {
-        assertThat(FillRule.fill(new FillRule.DeloadNext(Deload.OFF), Dose.parse("1 @8"), 0, MassUnit.KG))
+        assertThat(FillRule.fill(new FillRule.DeloadNext(Deload.OFF), Dose.parse("1 @8"), 0))
                 .isEqualTo(List.<Optional<Dose>>of());
     }
 }

@@ -3,12 +3,15 @@ package dev.yarbel.core.school;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.progress.Deload;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.References;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,9 +46,22 @@ final class Drawings {
                 MassUnit.KG,
                 STEP,
                 false,
-                lift -> Optional.ofNullable(MAXES.get(lift)),
+                Drawings::numbers,
                 lift -> true,
                 Catalogue.STANDARD);
+    }
+
+    /** A lifter's numbers, the goal ten kilograms above the max. */
+    static LiftNumbers numbers(Lift lift) {
+        return Optional.ofNullable(MAXES.get(lift))
+                .map(max -> numbers(max, max.plus(Mass.ofKg(10))))
+                .orElse(LiftNumbers.NONE);
+    }
+
+    static LiftNumbers numbers(Mass max, Mass goal) {
+        return new LiftNumbers(Optional.of(max), Optional.of(max), RepCurve.DEFAULT)
+                .with(new References(
+                        Optional.of(max), Optional.of(goal), Optional.of(max), Map.of(), Optional.empty()));
     }
 
     static Map<Lift, LiftRequest> all(School school, Lift... lifts) {

@@ -14,6 +14,7 @@ import dev.yarbel.core.school.BlockWriter;
 import dev.yarbel.core.school.LiftRequest;
 import dev.yarbel.core.school.Purpose;
 import dev.yarbel.core.school.School;
+import dev.yarbel.core.session.LiftNumbers;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -85,7 +86,7 @@ final class DemoBlocks {
                         MassUnit.KG,
                         Mass.of("2.5", MassUnit.KG),
                         false,
-                        lift -> Optional.empty(),
+                        lift -> LiftNumbers.NONE,
                         lift -> lift.key().equals("romanian-deadlift"),
                         Catalogue.STANDARD),
                 day -> List.of("First day", "Second day", "Third day").get(day),

@@ -68,7 +68,7 @@ class BlockChanges {
     public void change(Person coach, LifterPlan plan, Kind kind, Typed typed) {
         BlockDesk.Open open = desk.open(plan);
         if (!open.draft.stamp().equals(typed.text("stamp"))) {
-            throw new BlockDesk.Refused("changed-meanwhile", desk.whoChanged(open, "block", coach));
+            throw new BlockDesk.Refused("changed-meanwhile", desk.whoChanged(open, "block"));
         }
         String about = make(open, kind, typed);
         desk.keep(

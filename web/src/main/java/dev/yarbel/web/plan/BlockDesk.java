@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +48,6 @@ class BlockDesk {
     private final DayRepository days;
     private final SlotRepository slots;
     private final DoseCellRepository cells;
-    private final GateConfirmationRepository gates;
     private final EntityManager entities;
     private final Ledger ledger;
     private final JsonMapper json;
@@ -58,7 +58,6 @@ class BlockDesk {
             DayRepository days,
             SlotRepository slots,
             DoseCellRepository cells,
-            GateConfirmationRepository gates,
             EntityManager entities,
             Ledger ledger,
             JsonMapper json,
@@ -67,7 +66,6 @@ class BlockDesk {
         this.days = days;
         this.slots = slots;
         this.cells = cells;
-        this.gates = gates;
         this.entities = entities;
         this.ledger = ledger;
         this.json = json;
@@ -84,6 +82,8 @@ class BlockDesk {
         private final Map<Long, SlotEntity> slotById = new HashMap<>();
         private final Map<CellKey, DoseCell> cellByKey = new HashMap<>();
         private Map<String, String> before;
+        /** What was written into the ledger, once somebody asks. */
+        private List<Ledger.Traced> written;
 
         private Open(LifterPlan plan, BlockEntity block) {
             this.plan = plan;
@@ -143,12 +143,9 @@ class BlockDesk {
         /** The gates that stand closed before a dose in a slot. */
         Set<Gate> closed(CellKey key, Dose dose) {
             SlotEntity slot = slotById.get(key.slotId());
-            Set<Gate> closed = new TreeSet<>();
-            for (Gate gate : Gate.before(plan.standing().catalogue().root(slot.lift()), dose)) {
-                if (!gates.existsByClubIdAndSlotIdAndGate(plan.lifter().clubId(), slot.id(), gate)) {
-                    closed.add(gate);
-                }
-            }
+            Set<Gate> closed = EnumSet.noneOf(Gate.class);
+            closed.addAll(Gate.before(plan.standing().catalogue().root(slot.lift()), dose));
+            closed.removeAll(plan.gates().getOrDefault(slot.id(), Set.of()));
             return closed;
         }
     }
@@ -323,7 +320,7 @@ class BlockDesk {
         Map<String, String> now = open.draft.pieces();
         for (Map.Entry<String, String[]> piece : pieces.entrySet()) {
             if (!now.getOrDefault(piece.getKey(), "").equals(piece.getValue()[1])) {
-                throw new Refused("overtaken", whoChanged(open, piece.getKey(), coach));
+                throw new Refused("overtaken", whoChanged(open, piece.getKey()));
             }
         }
         pieces.forEach((key, wasIs) -> open.draft.put(key, wasIs[0]));
@@ -344,8 +341,11 @@ class BlockDesk {
     }
 
     /** Who wrote a piece last; the name of somebody where nobody is known. */
-    String whoChanged(Open open, String key, Person but) {
-        return ledger.traced(open.plan.lifter(), open.block.id(), Instant.EPOCH, MOST_CHANGES).stream()
+    String whoChanged(Open open, String key) {
+        if (open.written == null) {
+            open.written = ledger.traced(open.plan.lifter(), open.block.id(), Instant.EPOCH, MOST_CHANGES);
+        }
+        return open.written.stream()
                 .filter(change -> change.payload().contains("\"" + key + "\""))
                 .findFirst()
                 .map(Ledger.Traced::who)

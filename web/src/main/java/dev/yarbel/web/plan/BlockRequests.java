@@ -79,7 +79,7 @@ class BlockRequests {
                         lifter.unit(),
                         lifter.unit() == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5),
                         typed.isTicked("milestones"),
-                        lift -> numbers.of(lift).workingMax(),
+                        numbers::of,
                         lift -> catalogue.find(lift).isPresent()
                                 && kit.loads(catalogue.of(lift)).isPresent(),
                         catalogue),

@@ -45,7 +45,6 @@ class PlanReview {
     private static final int HEIGHT = 40;
     private static final int SMALL = 14;
     private static final int SMALL_WIDTH = 6;
-    private static final int LEAST_WEEKS_OF_TREND = 3;
     private static final int TISSUES = 3;
 
     private final Words words;
@@ -102,22 +101,7 @@ class PlanReview {
 
         @Override
         public Optional<Mass> gainAWeek(Lift lift) {
-            return plan.standing().of(lift).flatMap(LiftStanding::estimate).flatMap(estimate -> {
-                List<MaxEstimate.Movement> movements = estimate.movements();
-                if (movements.isEmpty()) {
-                    return Optional.empty();
-                }
-                MaxEstimate.Movement first = movements.get(0);
-                MaxEstimate.Movement last = movements.get(movements.size() - 1);
-                long weeks = ChronoUnit.WEEKS.between(first.date(), last.date());
-                if (weeks < LEAST_WEEKS_OF_TREND) {
-                    return Optional.empty();
-                }
-                Mass gained = last.after().minus(first.before());
-                return Optional.of(Mass.of(
-                        gained.in(MassUnit.KG).divide(BigDecimal.valueOf(weeks), 6, RoundingMode.HALF_UP),
-                        MassUnit.KG));
-            });
+            return plan.standing().of(lift).flatMap(LiftStanding::estimate).flatMap(MaxEstimate::gainAWeek);
         }
 
         @Override

@@ -392,7 +392,7 @@ class Sheet {
             if (open.isHistory(key)) {
                 troubles.put(key, new CellView.Lifted());
             } else if (!entry.was().equals(now)) {
-                String who = desk.whoChanged(open, "cell." + key, coach);
+                String who = desk.whoChanged(open, "cell." + key);
                 troubles.put(key, new CellView.Overtaken(who.isEmpty() ? words.say("plan.somebody") : who, now));
             } else {
                 dose.flatMap(d -> gated(plan, open, key, d))
@@ -456,11 +456,7 @@ class Sheet {
             }
             List<Optional<Dose>> filled;
             try {
-                filled = FillRule.fill(
-                        rule,
-                        Dose.parse(open.draft.cell(start)),
-                        to - from,
-                        plan.lifter().unit());
+                filled = FillRule.fill(rule, Dose.parse(open.draft.cell(start)), to - from);
             } catch (IllegalArgumentException doesNotGo) {
                 throw new BlockDesk.Refused("does-not-go", open.draft.cell(start));
             }

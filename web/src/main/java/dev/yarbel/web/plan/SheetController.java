@@ -137,7 +137,10 @@ class SheetController {
 
         LifterPlan saved = plans.reopened(plan);
         if (parameters.containsKey("follow")) {
-            follow(person, plan, saved, day, flash);
+            follow(person, plan, saved, day).ifPresent(told -> {
+                flash.addFlashAttribute("done", told);
+                model.addAttribute("done", told);
+            });
         }
         texts.keySet().retainAll(troubles.keySet());
         if (fragment.isPresent()) {
@@ -154,8 +157,8 @@ class SheetController {
         return redirect(id, block, plan, day);
     }
 
-    /** Has what changed on a day follow to the blocks given from this one. */
-    private void follow(Person person, LifterPlan before, LifterPlan after, int day, RedirectAttributes flash) {
+    /** Has what changed on a day follow to the blocks given from this one; how many did, in words. */
+    private Optional<String> follow(Person person, LifterPlan before, LifterPlan after, int day) {
         Map<CellKey, String> was = doses(before, day);
         Map<CellKey, String> is = doses(after, day);
         Map<CellKey, String> changed = new HashMap<>();
@@ -164,10 +167,11 @@ class SheetController {
                 changed.put(key, dose);
             }
         });
-        if (!changed.isEmpty()) {
-            int followed = given.follow(person, before, day, was, changed, person.zone());
-            flash.addFlashAttribute("done", words.say("plan.followed", followed, before.copies()));
+        if (changed.isEmpty()) {
+            return Optional.empty();
         }
+        int followed = given.follow(person, before, day, was, changed, person.zone());
+        return Optional.of(words.say("plan.followed", followed, before.copies()));
     }
 
     private static Map<CellKey, String> doses(LifterPlan plan, int day) {

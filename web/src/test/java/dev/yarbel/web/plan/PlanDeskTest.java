@@ -431,6 +431,15 @@ class PlanDeskTest {
         assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
                 .isEqualTo("3x4 80%");
+        // with scripts, the answer says so as well
+        mvc.perform(post(club.url("/plan/days/0"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .header("HX-Request", "true")
+                        .param("was." + club.cell(2, 1), "3x5 75%")
+                        .param("dose." + club.cell(2, 1), "3x5 70%")
+                        .param("follow", "on"))
+                .andExpect(content().string(containsString("Followed to 1 block.")));
         type(2, 2, "3x4 80%", "3x3 82.5%");
         assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
@@ -665,7 +674,9 @@ class PlanDeskTest {
                         .string(allOf(
                                 containsString("id=\"reckoning\""),
                                 containsString("hx-swap-oob=\"true\""),
-                                containsString("id=\"marks\""))));
+                                containsString("id=\"marks\""),
+                                // 3 days' 10 + 15 reps and 1 single, with 18 in place of 15 in this week
+                                containsString("<dd>81</dd>"))));
         assertThat(Optional.of(row(2).get(1))).contains("6x3 85%");
     }
 }
