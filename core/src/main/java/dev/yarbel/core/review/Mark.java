@@ -59,6 +59,8 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         /** A variation that nobody gave a reason for. */
         NO_REASON,
         /** Longer than the lifter has; minutes predicted and at hand. */
-        TOO_LONG
+        TOO_LONG,
+        /** More training days a week than the lifter has; both. */
+        TOO_MANY_DAYS
     }
 }

@@ -45,7 +45,7 @@ class BlockReviewTest {
     private static final Lift FRONT_SQUAT = new Lift("front-squat");
 
     /** What is known in a test, changed where it matters. */
-    private static class Facts implements BlockReview.Known {
+    private static class Facts implements LifterKnown {
         Optional<Mastery> mastery = Optional.empty();
         Optional<LocalDate> lastSeen = Optional.of(MONDAY.minusWeeks(1));
         Optional<Mass> gain = Optional.empty();
@@ -53,6 +53,7 @@ class BlockReviewTest {
         List<Ache> aches = List.of();
         boolean diets;
         Optional<Integer> minutes = Optional.empty();
+        Optional<Integer> days = Optional.empty();
         Optional<Integer> putAside = Optional.empty();
         int run = 1;
         boolean lifted;
@@ -91,6 +92,11 @@ class BlockReviewTest {
         @Override
         public Optional<Integer> minutesAtHand() {
             return minutes;
+        }
+
+        @Override
+        public Optional<Integer> daysAWeek() {
+            return days;
         }
 
         @Override
@@ -364,6 +370,18 @@ class BlockReviewTest {
                 new TrainingDay("One", 0, List.of(slot("A", Lift.BENCH_PRESS, "max 75%", "max 75%"))),
                 new TrainingDay("Two", 3, List.of(slot("A", Lift.BENCH_PRESS, "1 @10", "1 @9.5"))));
         assertThat(kinds(review(new Block(MONDAY, 2, days)))).contains(Kind.LIMIT_EVERY_SESSION);
+    }
+
+    @Test
+    void moreDaysThanTheLifterHasAreMarked() {
+        List<TrainingDay> days = List.of(
+                new TrainingDay("One", 0, List.of(slot("A", Lift.SQUAT, "3x3 80%"))),
+                new TrainingDay("Two", 3, List.of(slot("A", Lift.BENCH_PRESS, "3x3 80%"))));
+        facts.days = Optional.of(2);
+        assertThat(kinds(review(new Block(MONDAY, 1, days)))).doesNotContain(Kind.TOO_MANY_DAYS);
+        facts.days = Optional.of(1);
+        assertThat(only(review(new Block(MONDAY, 1, days)), Kind.TOO_MANY_DAYS).facts())
+                .containsExactly(2, 1);
     }
 
     @Test

@@ -13,6 +13,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.review.BlockReview;
 import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.review.LifterKnown;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.tally.Habit;
@@ -74,7 +75,7 @@ class PlanReview {
     }
 
     /** What a review asks of the book, the roster and the blocks before. */
-    private record Known(LifterPlan plan, List<BlockEntity> blocks, Habit habit) implements BlockReview.Known {
+    private record Known(LifterPlan plan, List<BlockEntity> blocks, Habit habit) implements LifterKnown {
 
         private Stream<LiftStanding> family(Lift lift) {
             Catalogue catalogue = plan.standing().catalogue();
@@ -117,6 +118,11 @@ class PlanReview {
         @Override
         public Optional<Integer> minutesAtHand() {
             return plan.lifter().minutes();
+        }
+
+        @Override
+        public Optional<Integer> daysAWeek() {
+            return plan.lifter().daysAWeek();
         }
 
         private Optional<BlockEntity> own() {

@@ -168,6 +168,7 @@ class Lifter {
                 aches,
                 bodyMass,
                 Optional.ofNullable(minutes),
+                Optional.ofNullable(days),
                 dieting == Dieting.HARD,
                 archivedAt != null);
     }

@@ -26,6 +26,7 @@ import java.util.Optional;
  * @param aches those that nobody has cleared, oldest first; none in a list of lifters, where nobody asked
  * @param bodyMass what they last weighed; unknown in a list of lifters
  * @param minutes they have for a session
+ * @param daysAWeek they can train
  */
 public record LifterCard(
         long id,
@@ -43,6 +44,7 @@ public record LifterCard(
         List<Ache> aches,
         Optional<Mass> bodyMass,
         Optional<Integer> minutes,
+        Optional<Integer> daysAWeek,
         boolean dietsHard,
         boolean archived) {
 

@@ -1,0 +1,211 @@
+package dev.yarbel.core.review;
+
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.review.Mark.Kind;
+import dev.yarbel.core.review.Mark.Place;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.ResolvedLoad;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/** Looks one slot of a plan over: its lift, its doses, and the numbers they hang on. */
+final class SlotReview {
+
+    private static final Percent NEAR_THE_TOP = Percent.of(85);
+    private static final int FRESH_WEEKS = 12;
+
+    private final Reviewed plan;
+
+    SlotReview(Reviewed plan) {
+        this.plan = plan;
+    }
+
+    /** Marks a slot of a day. */
+    void look(int day, int index) {
+        Slot slot = plan.slot(day, index);
+        List<Integer> weeks = plan.weeksToCome(day, slot);
+        if (weeks.isEmpty()) {
+            return;
+        }
+        Place whole = new Place(day, index, weeks.get(0), weeks.get(weeks.size() - 1));
+        Lift lift = slot.lift();
+        plan.known().aches().stream()
+                .filter(ache -> ache.isLoadedBy(lift, plan.catalogue()))
+                .forEach(ache -> plan.mark(Kind.ACHE, whole, lift, ache.place()));
+        boolean loaded = weeks.stream()
+                .anyMatch(week -> !(slot.doses().get(week).orElseThrow().first().work() instanceof Work.Preparation));
+        if (loaded && plan.resolver().kit(lift).isEmpty()) {
+            plan.mark(Kind.KIT_GONE, whole, lift);
+        }
+        if (isVariation(lift)
+                && slot.reason().isEmpty()
+                && weeks.stream().noneMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
+                        .anyMatch(part -> part.details().reason().isPresent()))) {
+            plan.mark(Kind.NO_REASON, whole, lift);
+        }
+        gates(day, index, slot, weeks);
+        aboveMax(day, index, slot, weeks);
+        numbers(day, index, slot, weeks);
+        growingStep(day, index, slot, weeks);
+    }
+
+    /** Whether somebody should say why it is there: it is neither contested nor a root that stands for itself. */
+    private boolean isVariation(Lift lift) {
+        return plan.catalogue().of(lift).parent().isPresent()
+                && !plan.catalogue().of(lift).contest();
+    }
+
+    private void gates(int day, int index, Slot slot, List<Integer> weeks) {
+        Map<Gate, List<Integer>> gated = new LinkedHashMap<>();
+        for (int week : weeks) {
+            for (Gate gate : Gate.before(
+                    plan.catalogue().root(slot.lift()), slot.doses().get(week).orElseThrow())) {
+                gated.computeIfAbsent(gate, g -> new ArrayList<>()).add(week);
+            }
+        }
+        gated.forEach((gate, in) -> {
+            boolean open = plan.known().confirmed(day, index).contains(gate);
+            plan.mark(Kind.GATED, new Place(day, index, in.get(0), in.get(in.size() - 1)), slot.lift(), gate, open);
+        });
+    }
+
+    private void aboveMax(int day, int index, Slot slot, List<Integer> weeks) {
+        for (int week : weeks) {
+            for (Part part : slot.doses().get(week).orElseThrow().parts()) {
+                if (part.basis().isAboveMax()
+                        && !part.is(Manner.PARTIAL)
+                        && !part.is(Manner.LOWERING)
+                        && !isPartial(slot.lift())
+                        && part.basis() instanceof LoadBasis.Share share
+                        && share.of() != Reference.Named.GOAL) {
+                    plan.mark(Kind.ABOVE_MAX, new Place(day, index, week, week), slot.lift(), share.most());
+                }
+            }
+        }
+    }
+
+    private boolean isPartial(Lift lift) {
+        return plan.catalogue()
+                .of(lift)
+                .parent()
+                .filter(ratio -> ratio.share().isGreaterThan(Percent.HUNDRED))
+                .isPresent();
+    }
+
+    private void numbers(int day, int index, Slot slot, List<Integer> weeks) {
+        Optional<Integer> missing = weeks.stream()
+                .filter(week -> plan.loadsOf(day, slot, week).stream()
+                        .anyMatch(load -> load instanceof ResolvedLoad.Unknown unknown && isMissing(unknown.why())))
+                .findFirst();
+        missing.ifPresent(week -> plan.mark(
+                Kind.NUMBER_MISSING,
+                new Place(day, index, week, weeks.get(weeks.size() - 1)),
+                slot.lift(),
+                plan.loadsOf(day, slot, week).stream()
+                        .filter(load -> load instanceof ResolvedLoad.Unknown)
+                        .map(load -> ((ResolvedLoad.Unknown) load).why())
+                        .filter(SlotReview::isMissing)
+                        .findFirst()
+                        .orElseThrow()));
+        boolean hangsOnMax = weeks.stream().anyMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
+                .anyMatch(part -> part.basis() instanceof LoadBasis.Share share
+                        && share.of().isMax()
+                        && share.of() != Reference.Named.GOAL));
+        if (hangsOnMax && missing.isEmpty()) {
+            plan.known()
+                    .lastSeen(slot.lift())
+                    .map(seen -> ChronoUnit.WEEKS.between(seen, plan.known().today()))
+                    .filter(old -> old > FRESH_WEEKS)
+                    .ifPresent(old -> plan.mark(
+                            Kind.STALE_MAX,
+                            new Place(day, index, weeks.get(0), weeks.get(weeks.size() - 1)),
+                            slot.lift(),
+                            old));
+        }
+        goalPace(day, index, slot, weeks);
+    }
+
+    private static boolean isMissing(ResolvedLoad.Why why) {
+        return switch (why) {
+            case NO_WORKING_MAX, NO_CONTEST_MAX, NO_GOAL, NO_REP_MAX, NO_BODY_MASS, NO_EVENT_LOAD, NO_OTHER_MAX -> true;
+            default -> false;
+        };
+    }
+
+    private void goalPace(int day, int index, Slot slot, List<Integer> weeks) {
+        boolean hangsOnGoal = weeks.stream().anyMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
+                .anyMatch(part -> part.basis() instanceof LoadBasis.Share share
+                        && share.of() == Reference.Named.GOAL
+                        && !part.is(Manner.SPEED)));
+        LiftNumbers numbers = plan.resolver().numbers(slot.lift());
+        if (!hangsOnGoal
+                || numbers.estimate().isEmpty()
+                || numbers.references().goal().isEmpty()) {
+            return;
+        }
+        Mass asked = numbers.references().goal().get().minus(numbers.estimate().get());
+        long weeksLeft = Math.max(
+                1,
+                ChronoUnit.WEEKS.between(
+                        plan.known().today(), plan.block().end().plusDays(1)));
+        Mass shown = plan.known().gainAWeek(slot.lift()).orElse(Mass.ZERO).times(weeksLeft);
+        if (asked.isPositive() && asked.isGreaterThan(Mass.max(Mass.ZERO, shown))) {
+            plan.mark(
+                    Kind.GOAL_PACE,
+                    new Place(day, index, weeks.get(0), weeks.get(weeks.size() - 1)),
+                    slot.lift(),
+                    asked,
+                    Mass.max(Mass.ZERO, shown),
+                    weeksLeft);
+        }
+    }
+
+    private void growingStep(int day, int index, Slot slot, List<Integer> weeks) {
+        Percent before = null;
+        Percent step = null;
+        Reference reference = null;
+        for (int week : weeks) {
+            Dose dose = slot.doses().get(week).orElseThrow();
+            if (plan.block().shape().get(week).deload()
+                    || !(dose.first().basis() instanceof LoadBasis.Share share)
+                    || dose.first().is(Manner.SPEED)) {
+                before = null;
+                step = null;
+                continue;
+            }
+            // a phase begins anew
+            boolean anew = week > 0
+                    && plan.block().shape().get(week).phase()
+                            != plan.block().shape().get(week - 1).phase();
+            if (!Objects.equals(reference, share.of()) || anew) {
+                before = null;
+                step = null;
+            }
+            Percent now = before == null ? null : share.percent().minus(before);
+            if (now != null
+                    && step != null
+                    && now.isGreaterThan(step)
+                    && step.compareTo(Percent.ZERO) > 0
+                    && !share.percent().isLessThan(NEAR_THE_TOP)) {
+                plan.mark(Kind.GROWING_STEP, new Place(day, index, week, week), slot.lift(), now, step);
+            }
+            step = now;
+            before = share.percent();
+            reference = share.of();
+        }
+    }
+}
