@@ -46,7 +46,12 @@ class BlockChanges {
         DAY_LATER,
         DAY_SET,
         BLOCK_SET,
-        BLOCK_SHIFT
+        BLOCK_SHIFT;
+
+        /** Whether it goes for the blocks given from one as well; name, start and contest are each lifter's own. */
+        boolean canFollow() {
+            return this != BLOCK_SET && this != BLOCK_SHIFT;
+        }
     }
 
     private static final int LONGEST_NAME = 40;
@@ -78,7 +83,7 @@ class BlockChanges {
     }
 
     /** Makes a change on the draft; what it is about, in the ledger's words. */
-    private String make(BlockDesk.Open open, Kind kind, Typed typed) {
+    static String make(BlockDesk.Open open, Kind kind, Typed typed) {
         return switch (kind) {
             case WEEK_INSERT, WEEK_COPY, WEEK_REMOVE, WEEK_EARLIER, WEEK_LATER, WEEK_SHAPE, PHASE_LENGTHEN ->
                 week(open, kind, typed);

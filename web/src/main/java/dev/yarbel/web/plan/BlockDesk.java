@@ -140,6 +140,14 @@ class BlockDesk {
             return slot != null && plan.isFinished(slot.dayId(), key.week());
         }
 
+        /** Whether a dose can be put into a cell: there is such a cell, nobody has lifted it, and no gate stands closed. */
+        boolean goes(CellKey key, String dose) {
+            return slotById.containsKey(key.slotId())
+                    && key.week() < draft.weeks.size()
+                    && !isHistory(key)
+                    && (dose.isEmpty() || closed(key, Dose.parse(dose)).isEmpty());
+        }
+
         /** The gates that stand closed before a dose in a slot. */
         Set<Gate> closed(CellKey key, Dose dose) {
             SlotEntity slot = slotById.get(key.slotId());

@@ -44,7 +44,7 @@ class SheetController {
     private final Sheet sheet;
     private final BlockChanges changes;
     private final Gates gates;
-    private final GivenBlocks given;
+    private final Followers followers;
     private final Templates templates;
     private final Forms forms;
     private final Words words;
@@ -55,7 +55,7 @@ class SheetController {
             Sheet sheet,
             BlockChanges changes,
             Gates gates,
-            GivenBlocks given,
+            Followers followers,
             Templates templates,
             Forms forms,
             Words words) {
@@ -64,7 +64,7 @@ class SheetController {
         this.sheet = sheet;
         this.changes = changes;
         this.gates = gates;
-        this.given = given;
+        this.followers = followers;
         this.templates = templates;
         this.forms = forms;
         this.words = words;
@@ -136,8 +136,8 @@ class SheetController {
         Map<CellKey, CellView.Trouble> troubles = sheet.save(person, plan, day, typed);
 
         LifterPlan saved = plans.reopened(plan);
-        if (parameters.containsKey("follow")) {
-            follow(person, plan, saved, day).ifPresent(told -> {
+        if (follows(parameters)) {
+            followers.cells(person, plan, saved, day).ifPresent(told -> {
                 flash.addFlashAttribute("done", told);
                 model.addAttribute("done", told);
             });
@@ -157,41 +157,8 @@ class SheetController {
         return redirect(id, block, plan, day);
     }
 
-    /** Has what changed on a day follow to the blocks given from this one; how many did, in words. */
-    private Optional<String> follow(Person person, LifterPlan before, LifterPlan after, int day) {
-        Map<CellKey, String> was = doses(before, day);
-        Map<CellKey, String> is = doses(after, day);
-        Map<CellKey, String> changed = new HashMap<>();
-        is.forEach((key, dose) -> {
-            if (!dose.equals(was.getOrDefault(key, ""))) {
-                changed.put(key, dose);
-            }
-        });
-        if (changed.isEmpty()) {
-            return Optional.empty();
-        }
-        int followed = given.follow(person, before, day, was, changed, person.zone());
-        return Optional.of(words.say("plan.followed", followed, before.copies()));
-    }
-
-    private static Map<CellKey, String> doses(LifterPlan plan, int day) {
-        Map<CellKey, String> doses = new HashMap<>();
-        for (int s = 0; s < plan.slotIds().get(day).size(); s++) {
-            for (int week = 0; week < plan.block().weeks(); week++) {
-                doses.put(
-                        new CellKey(plan.slotIds().get(day).get(s), week),
-                        plan.block()
-                                .days()
-                                .get(day)
-                                .slots()
-                                .get(s)
-                                .doses()
-                                .get(week)
-                                .map(dose -> dose.shorthand())
-                                .orElse(""));
-            }
-        }
-        return doses;
+    private static boolean follows(Map<String, String> parameters) {
+        return parameters.containsKey("follow");
     }
 
     /** Fills the weeks to the right. */
@@ -220,6 +187,11 @@ class SheetController {
                     from - 1,
                     Math.min(to, weeks) - 1,
                     PlanForms.fillRule(typed, plan.lifter().unit()));
+            if (follows(parameters)) {
+                followers
+                        .cells(person, plan, fresh(plan), day)
+                        .ifPresent(told -> flash.addFlashAttribute("done", told));
+            }
             return redirect(id, block, plan, day) + "#week-" + from;
         });
     }
@@ -233,11 +205,15 @@ class SheetController {
             @RequestParam(defaultValue = "0") int at,
             @RequestParam Map<String, String> parameters,
             HttpServletResponse response,
+            RedirectAttributes flash,
             Model model) {
         LifterPlan plan = plan(person, id, block);
         return doing("change", parameters, plan, at, response, model, typed -> {
             BlockChanges.Kind kind = typed.read("kind", text -> Reading.choice(BlockChanges.Kind.class, text));
             changes.change(person, plan, kind, typed);
+            if (follows(parameters) && kind.canFollow()) {
+                flash.addFlashAttribute("done", followers.change(person, plan, kind, typed));
+            }
             int days =
                     plan(person, id, Optional.of(plan.blockId())).block().days().size();
             boolean added = kind == BlockChanges.Kind.DAY_ADD || kind == BlockChanges.Kind.DAY_COPY;
@@ -254,10 +230,14 @@ class SheetController {
             @RequestParam(defaultValue = "0") int at,
             @RequestParam Map<String, String> parameters,
             HttpServletResponse response,
+            RedirectAttributes flash,
             Model model) {
         LifterPlan plan = plan(person, id, block);
         return doing("use", parameters, plan, at, response, model, typed -> {
             templates.use(person, plan, typed);
+            if (follows(parameters)) {
+                flash.addFlashAttribute("done", followers.template(person, plan, typed));
+            }
             return redirect(id, block, plan, at);
         });
     }

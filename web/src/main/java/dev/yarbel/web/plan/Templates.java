@@ -106,15 +106,21 @@ class Templates {
 
     /** Puts a day of a template at the end of a block's week, or a scheme's doses into a slot from a week on. */
     public void use(Person coach, LifterPlan plan, Typed typed) {
+        BlockDesk.Open open = desk.open(plan);
+        String name = put(coach, open, typed);
+        desk.keep(coach, open, BlockDesk.Told.of("template", name));
+    }
+
+    /** Puts a template into a block that is held; the template's name. */
+    String put(Person coach, BlockDesk.Open open, Typed typed) {
         PlanTemplate template = find(coach, typed.read("template", text -> (long) Reading.number(text, 1, 999_999)));
         BlockText text = text(template);
-        BlockDesk.Open open = desk.open(plan);
         if (template.kind() == PlanTemplate.Kind.SCHEME) {
             scheme(open, text, typed);
         } else {
             text.days().forEach(day -> day(open, day));
         }
-        desk.keep(coach, open, BlockDesk.Told.of("template", template.name()));
+        return template.name();
     }
 
     private static void scheme(BlockDesk.Open open, BlockText text, Typed typed) {
