@@ -101,17 +101,21 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
     }
 
     private static List<Evidence> evidence(Lift lift, RepCurve curve, LiftedSession session) {
-        List<LiftedSet> telling = session.sets().stream()
-                .filter(set -> set.lift().equals(lift) && set.repsThatEstimate().isPresent())
+        List<Telling> telling = session.sets().stream()
+                .filter(set -> set.lift().equals(lift))
+                .flatMap(set -> set.repsThatEstimate().map(inAll -> new Telling(set, inAll)).stream())
                 .toList();
         return telling.stream()
-                .map(set -> evidence(curve, set, set.repsThatEstimate().orElseThrow(), alike(set, telling)))
+                .map(set -> evidence(curve, set.set, set.inAll, alike(set.set, telling)))
                 .toList();
     }
 
-    private static long alike(LiftedSet set, List<LiftedSet> sets) {
+    /** A set that says something about a max, and the repetitions it was good for. */
+    private record Telling(LiftedSet set, RepsInAll inAll) {}
+
+    private static long alike(LiftedSet set, List<Telling> sets) {
         return sets.stream()
-                .filter(other -> other.load().equals(set.load()) && other.reps() == set.reps())
+                .filter(other -> other.set.load().equals(set.load()) && other.set.reps() == set.reps())
                 .count();
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
 /** The lifts and events that can be planned: {@link StandardLifts} and what a club's coaches added. */
@@ -18,6 +19,8 @@ public final class Catalogue {
     public static final Catalogue STANDARD = new Catalogue(StandardLifts.all());
 
     private final Map<Lift, Variation> byLift = new LinkedHashMap<>();
+    /** The root of each lift's family, once somebody asked. */
+    private final Map<Lift, Lift> roots = new ConcurrentHashMap<>();
 
     private Catalogue(Collection<Variation> variations) {
         variations.forEach(variation -> byLift.put(variation.lift(), variation));
@@ -50,6 +53,10 @@ public final class Catalogue {
 
     /** The lift at the root of a variation's family; a lift that stands alone is its own. */
     public Lift root(Lift lift) {
+        return byLift.containsKey(lift) ? roots.computeIfAbsent(lift, this::findRoot) : lift;
+    }
+
+    private Lift findRoot(Lift lift) {
         Set<Lift> seen = new HashSet<>();
         Lift root = lift;
         while (seen.add(root)) {

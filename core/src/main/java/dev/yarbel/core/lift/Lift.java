@@ -30,6 +30,17 @@ public record Lift(String key) implements Comparable<Lift> {
         return equals(DEADLIFT);
     }
 
+    /** As any record's, written out because it is asked for each set of a long log. */
+    @Override
+    public boolean equals(Object other) {
+        return this == other || other instanceof Lift lift && key.equals(lift.key);
+    }
+
+    @Override
+    public int hashCode() {
+        return key.hashCode();
+    }
+
     @Override
     public int compareTo(Lift other) {
         return key.compareTo(other.key);

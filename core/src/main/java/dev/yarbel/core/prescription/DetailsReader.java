@@ -4,13 +4,24 @@ import dev.yarbel.core.prescription.DoseParser.Problem;
 import dev.yarbel.core.prescription.TextCursor.Stop;
 import dev.yarbel.core.record.Worn;
 import java.time.Duration;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** Reads what a dose says beside its sets and its load, as {@link DoseParser} describes it. */
 final class DetailsReader {
+
+    private static final Map<Worn, String[]> WORDS = new EnumMap<>(Worn.class);
+
+    static {
+        for (Worn worn : Worn.values()) {
+            String word = Details.word(worn);
+            WORDS.put(worn, new String[] {word, word.replace('-', ' ')});
+        }
+    }
 
     private final Set<Manner> manners = EnumSet.noneOf(Manner.class);
     private final Set<Worn> with = EnumSet.noneOf(Worn.class);
@@ -33,6 +44,9 @@ final class DetailsReader {
 
     /** Takes the next thing said; false when nothing of the kind follows. */
     boolean takeOne() throws Stop {
+        if (in.atEnd()) {
+            return false;
+        }
         int start = in.at();
         boolean fresh;
         if (in.takeWord("rest")) {
@@ -66,10 +80,9 @@ final class DetailsReader {
     }
 
     private Optional<Worn> kit() {
-        for (Worn worn : Worn.values()) {
-            String word = Details.word(worn);
-            if (in.takeAnyWord(word, word.replace('-', ' '))) {
-                return Optional.of(worn);
+        for (Map.Entry<Worn, String[]> worn : WORDS.entrySet()) {
+            if (in.takeAnyWord(worn.getValue())) {
+                return Optional.of(worn.getKey());
             }
         }
         return Optional.empty();

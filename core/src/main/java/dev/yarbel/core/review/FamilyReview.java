@@ -161,20 +161,23 @@ final class FamilyReview {
     }
 
     private void limitEverySession(Lift root) {
-        int weeksAtTheLimit = 0;
-        for (int week = 0; week < plan.block().weeks(); week++) {
-            int sessions = 0;
-            int atTheLimit = 0;
-            for (int day = 0; day < plan.block().days().size(); day++) {
-                List<Slot> slots = plan.block().days().get(day).slots();
-                int w = week;
-                List<Slot> ours = slots.stream()
+        List<List<Slot>> byDay = plan.block().days().stream()
+                .map(day -> day.slots().stream()
                         .filter(slot -> plan.catalogue().root(slot.lift()).equals(root)
-                                && slot.doses().get(w).isPresent()
                                 && slot.school()
                                         .flatMap(School::of)
                                         .filter(School::goesToTheLimit)
                                         .isEmpty())
+                        .toList())
+                .toList();
+        int weeksAtTheLimit = 0;
+        for (int week = 0; week < plan.block().weeks(); week++) {
+            int sessions = 0;
+            int atTheLimit = 0;
+            for (List<Slot> slots : byDay) {
+                int w = week;
+                List<Slot> ours = slots.stream()
+                        .filter(slot -> slot.doses().get(w).isPresent())
                         .toList();
                 if (!ours.isEmpty()) {
                     sessions++;

@@ -3,7 +3,11 @@ package dev.yarbel.core.school;
 import dev.yarbel.core.measure.Percent;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A school of coaching. Each works for someone; none is the right one. All figures are common practice without a published
@@ -42,6 +46,10 @@ public enum School {
         List<Strand> draw(StrandRequest request);
     }
 
+    private static final Map<String, School> BY_KEY =
+            Stream.of(values()).collect(Collectors.toMap(School::key, Function.identity()));
+
+    private final String key = name().toLowerCase(Locale.ROOT).replace('_', '-');
     private final int sessions;
     private final int leastWeeks;
     private final int mostWeeks;
@@ -58,17 +66,12 @@ public enum School {
 
     /** What is kept and sent of it: {@code steady-add}. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return key;
     }
 
     /** The school of a key; empty where there is none. */
     public static Optional<School> of(String key) {
-        for (School school : values()) {
-            if (school.key().equals(key)) {
-                return Optional.of(school);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(BY_KEY.get(key));
     }
 
     /** Sessions of a lift in the week, where nobody says otherwise. */

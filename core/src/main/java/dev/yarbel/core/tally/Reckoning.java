@@ -16,10 +16,12 @@ import dev.yarbel.core.session.Resolver;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a block adds up to, by week, lift, muscle and tissue: what was lifted where it was, what is planned where not.
@@ -35,11 +37,26 @@ public final class Reckoning {
     private final Catalogue catalogue;
     private final int weeks;
     private final List<WorkLine> lines;
+    private final Map<Integer, List<WorkLine>> byWeek;
+    /** The lines of each family, the families in the order they come in the block. */
+    private final Map<Lift, List<WorkLine>> byRoot;
 
     private Reckoning(Catalogue catalogue, int weeks, List<WorkLine> lines) {
         this.catalogue = catalogue;
         this.weeks = weeks;
         this.lines = List.copyOf(lines);
+        this.byWeek = lines.stream().collect(Collectors.groupingBy(WorkLine::week));
+        this.byRoot = lines.stream()
+                .collect(Collectors.groupingBy(
+                        line -> catalogue.root(line.lift()), LinkedHashMap::new, Collectors.toList()));
+    }
+
+    private Stream<WorkLine> linesOf(int week) {
+        return byWeek.getOrDefault(week, List.of()).stream();
+    }
+
+    private Stream<WorkLine> linesOf(Lift root) {
+        return byRoot.getOrDefault(root, List.of()).stream();
     }
 
     /** Reckons a block that has been worked out. */
@@ -85,36 +102,33 @@ public final class Reckoning {
 
     /** The whole block. */
     public Totals all() {
-        return total(line -> true);
+        return total(lines.stream());
     }
 
     /** One week, from 0. */
     public Totals week(int week) {
-        return total(line -> line.week() == week);
+        return total(linesOf(week));
     }
 
     /** The roots of the lifts' families, in the order they come in the block. */
     public List<Lift> families() {
-        LinkedHashSet<Lift> roots = new LinkedHashSet<>();
-        lines.forEach(line -> roots.add(catalogue.root(line.lift())));
-        return List.copyOf(roots);
+        return List.copyOf(byRoot.keySet());
     }
 
     /** A lift and its variations in one week. */
     public Totals family(Lift root, int week) {
-        return total(line -> line.week() == week && catalogue.root(line.lift()).equals(root));
+        return total(linesOf(root).filter(line -> line.week() == week));
     }
 
     /** A lift and its variations over the block. */
     public Totals family(Lift root) {
-        return total(line -> catalogue.root(line.lift()).equals(root));
+        return total(linesOf(root));
     }
 
     /** On how many days of a week a lift or a variation of it is trained. */
     public int frequency(Lift root, int week) {
-        return (int) lines.stream()
-                .filter(line ->
-                        line.week() == week && catalogue.root(line.lift()).equals(root))
+        return (int) linesOf(root)
+                .filter(line -> line.week() == week)
                 .mapToInt(WorkLine::day)
                 .distinct()
                 .count();
@@ -122,33 +136,31 @@ public final class Reckoning {
 
     /** What trains a muscle in one week. */
     public Totals muscle(Muscle muscle, int week) {
-        return total(line ->
-                line.week() == week && catalogue.of(line.lift()).trains().contains(muscle));
+        return total(
+                linesOf(week).filter(line -> catalogue.of(line.lift()).trains().contains(muscle)));
     }
 
     /** What loads a tissue on one day of one week. */
     public Totals tissue(Tissue tissue, int day, int week) {
-        return total(line -> line.week() == week && line.day() == day && catalogue.loads(line.lift(), tissue));
+        return total(linesOf(week).filter(line -> line.day() == day && catalogue.loads(line.lift(), tissue)));
     }
 
     /** The share of all repetitions that are done in contest lifts and close variations; empty where there are none. */
     public Optional<Percent> specificity() {
-        return specificity(line -> true);
+        return specificity(lines);
     }
 
     /** The same of one week. */
     public Optional<Percent> specificity(int week) {
-        return specificity(line -> line.week() == week);
+        return specificity(byWeek.getOrDefault(week, List.of()));
     }
 
-    private Optional<Percent> specificity(Predicate<WorkLine> which) {
+    private Optional<Percent> specificity(List<WorkLine> which) {
         int all = 0;
         int close = 0;
-        for (WorkLine line : lines) {
-            if (which.test(line)) {
-                all += line.allReps();
-                close += isClose(line.lift()) ? line.allReps() : 0;
-            }
+        for (WorkLine line : which) {
+            all += line.allReps();
+            close += isClose(line.lift()) ? line.allReps() : 0;
         }
         return all == 0
                 ? Optional.empty()
@@ -168,7 +180,7 @@ public final class Reckoning {
                 .isPresent();
     }
 
-    private Totals total(Predicate<WorkLine> which) {
-        return Totals.of(lines.stream().filter(which).toList(), line -> HardSets.halves(catalogue.root(line.lift())));
+    private Totals total(Stream<WorkLine> which) {
+        return Totals.of(which.toList(), line -> HardSets.halves(catalogue.root(line.lift())));
     }
 }

@@ -88,10 +88,10 @@ public class Plans implements StripSource, PlannedNeeds {
             Function<LocalDate, Standing> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         List<Object[]> rows = blocks.findOpen(lifter.clubId(), lifter.id(), blockId.orElse(null), today);
-        return rows.stream()
-                .findFirst()
-                .map(row -> (BlockEntity) row[0])
-                .map(block -> open(lifter, block, rows, today, kit, standing.apply(block.startOn())));
+        return rows.stream().findFirst().map(row -> (BlockEntity) row[0]).map(block -> {
+            Standing known = standing.apply(block.startOn());
+            return open(lifter, block, rows, today, kit, known, resolver(lifter, kit, known));
+        });
     }
 
     private LifterPlan open(
@@ -100,7 +100,8 @@ public class Plans implements StripSource, PlannedNeeds {
             List<Object[]> rows,
             LocalDate today,
             AtHand kit,
-            Standing standing) {
+            Standing standing,
+            Resolver resolver) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
         Map<Long, Set<Gate>> gates = new HashMap<>();
         BlockDraft draft = new BlockDraft(entity);
@@ -139,7 +140,6 @@ public class Plans implements StripSource, PlannedNeeds {
         });
         Block block = new Block(entity.startOn(), entity.weeks(), trainingDays, entity.shape(), entity.contestOn());
         List<Long> dayIds = tree.keySet().stream().map(DayEntity::id).toList();
-        Resolver resolver = resolver(lifter, kit, standing);
         Map<PlannedDay, SessionLog> sessions = standing.byPlannedDay();
         return new LifterPlan(
                 lifter,
@@ -165,7 +165,14 @@ public class Plans implements StripSource, PlannedNeeds {
                 blocks.findOpen(plan.lifter().clubId(), plan.lifter().id(), plan.blockId(), plan.today());
         return rows.isEmpty()
                 ? plan
-                : open(plan.lifter(), (BlockEntity) rows.get(0)[0], rows, plan.today(), plan.kit(), plan.standing());
+                : open(
+                        plan.lifter(),
+                        (BlockEntity) rows.get(0)[0],
+                        rows,
+                        plan.today(),
+                        plan.kit(),
+                        plan.standing(),
+                        plan.resolver());
     }
 
     /** A lifter's blocks, the latest first. */

@@ -100,6 +100,16 @@ class Sheet {
                 review.inWords(asTyped, result, day));
     }
 
+    /** One cell with what is typed into it, and its marks. */
+    CellView cell(LifterPlan plan, int day, CellKey key, String text) {
+        Map<CellKey, String> typed = Map.of(key, text);
+        LifterPlan asTyped = plan.with(typedInto(plan, day, typed));
+        PlanReview.Result result = review.review(asTyped, plans.blocksOf(plan.lifter()));
+        Slot slot =
+                plan.block().days().get(day).slots().get(plan.slotIds().get(day).indexOf(key.slotId()));
+        return cell(plan, asTyped, day, slot, key, typed, Map.of(), marksByCell(asTyped, day, result.marks()));
+    }
+
     /** What each cell of a day shows as it is kept, without marks. */
     Map<CellKey, CellView> cells(LifterPlan plan, int day) {
         Map<CellKey, CellView> cells = new HashMap<>();

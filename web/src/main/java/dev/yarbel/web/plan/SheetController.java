@@ -102,18 +102,16 @@ class SheetController {
             @RequestParam Map<String, String> parameters,
             Model model) {
         LifterPlan plan = plan(person, id, block);
-        Map<CellKey, String> texts = texts(parameters);
-        CellKey key = texts.keySet().stream().findFirst().orElseThrow(NotFoundException::new);
-        SheetView view = sheet.view(plan, checked(plan, day), texts, Map.of());
+        Map.Entry<CellKey, String> typed = texts(parameters).entrySet().stream()
+                .filter(text -> plan.slotIds()
+                                .get(checked(plan, day))
+                                .contains(text.getKey().slotId())
+                        && text.getKey().week() < plan.block().weeks())
+                .findFirst()
+                .orElseThrow(NotFoundException::new);
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute("plan", plan);
-        model.addAttribute(
-                "cell",
-                view.rows().stream()
-                        .flatMap(row -> row.cells().stream())
-                        .filter(cell -> cell.key().equals(key))
-                        .findFirst()
-                        .orElseThrow(NotFoundException::new));
+        model.addAttribute("cell", sheet.cell(plan, day, typed.getKey(), typed.getValue()));
         return "plan/sheet :: foot";
     }
 
