@@ -154,9 +154,24 @@ class PlanDeskJourneyTest {
         browser.waitForText(".given", "Given. Look these over");
         assertThat(browser.all(".given h3 a")).hasSize(3);
         browser.assertSound();
-        browser.click(".given h3 a");
+        String theirs = browser.find(".given h3 a").getDomAttribute("href");
+        follow();
+        browser.open(theirs);
         // 75 % of their own 120 kg
         browser.waitForText(ROW + ".foot", "90 kg");
+        waitForRow("3x5 75%", "3x5 80%", "3x5 75%", "3x5 75%", "3x5 80%");
+    }
+
+    /** A week is repeated, by the others who got the block as well. */
+    private void follow() {
+        browser.click("main > p a");
+        browser.click("input[name=follow]");
+        browser.click("#change summary");
+        browser.type("#change input[name=week]", "3");
+        browser.click("#change button[value=WEEK_COPY]");
+        browser.waitForText("#told", "Followed to 3 blocks.");
+        waitForRow("3x5 75%", "3x5 80%", "3x5 75%", "3x5 75%", "3x5 80%");
+        assertThat(browser.find("input[name=follow]").isSelected()).isTrue();
     }
 
     private void print() {
