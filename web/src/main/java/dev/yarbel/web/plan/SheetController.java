@@ -42,6 +42,7 @@ class SheetController {
     private final Roster roster;
     private final Plans plans;
     private final Sheet sheet;
+    private final DoseChanges doses;
     private final BlockChanges changes;
     private final Gates gates;
     private final Followers followers;
@@ -53,6 +54,7 @@ class SheetController {
             Roster roster,
             Plans plans,
             Sheet sheet,
+            DoseChanges doses,
             BlockChanges changes,
             Gates gates,
             Followers followers,
@@ -62,6 +64,7 @@ class SheetController {
         this.roster = roster;
         this.plans = plans;
         this.sheet = sheet;
+        this.doses = doses;
         this.changes = changes;
         this.gates = gates;
         this.followers = followers;
@@ -129,9 +132,10 @@ class SheetController {
         LifterPlan plan = plan(person, id, block);
         checked(plan, day);
         Map<CellKey, String> texts = texts(parameters);
-        Map<CellKey, Sheet.Typed> typed = new HashMap<>();
-        texts.forEach((key, text) -> typed.put(key, new Sheet.Typed(parameters.getOrDefault("was." + key, ""), text)));
-        Map<CellKey, CellView.Trouble> troubles = sheet.save(person, plan, day, typed);
+        Map<CellKey, DoseChanges.Typed> typed = new HashMap<>();
+        texts.forEach(
+                (key, text) -> typed.put(key, new DoseChanges.Typed(parameters.getOrDefault("was." + key, ""), text)));
+        Map<CellKey, CellView.Trouble> troubles = doses.save(person, plan, day, typed);
 
         LifterPlan saved = plans.reopened(plan);
         if (follows(parameters)) {
@@ -177,7 +181,7 @@ class SheetController {
             int weeks = plan.block().weeks();
             int from = typed.read("from", text -> Reading.number(text, 1, weeks));
             int to = typed.read("to", text -> Reading.number(text, from + 1, Math.max(from + 1, weeks)));
-            sheet.fill(
+            doses.fill(
                     person,
                     plan,
                     day,
@@ -269,7 +273,7 @@ class SheetController {
             RedirectAttributes flash) {
         LifterPlan plan = plan(person, id, block);
         try {
-            Optional<String> told = sheet.undo(person, plan, redo);
+            Optional<String> told = doses.undo(person, plan, redo);
             flash.addFlashAttribute(
                     "done", told.orElseGet(() -> words.say(redo ? "plan.nothing-to-redo" : "plan.nothing-to-undo")));
         } catch (BlockDesk.Refused refused) {

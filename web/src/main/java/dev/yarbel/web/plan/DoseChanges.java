@@ -1,0 +1,160 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.progress.FillRule;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Words;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Changes of a block's doses: what is typed into cells or filled into them; and taking changes back. */
+@Service
+class DoseChanges {
+
+    private final BlockDesk desk;
+    private final Words words;
+
+    DoseChanges(BlockDesk desk, Words words) {
+        this.desk = desk;
+        this.words = words;
+    }
+
+    /** What a cell held when it was sent to the page, and what is typed in it now. */
+    record Typed(String was, String text) {}
+
+    /**
+     * Keeps what was typed into a day's cells. What cannot be read is left as it was kept, and so is what somebody else
+     * wrote meanwhile, what has been lifted, and what stands behind a closed gate; the rest is kept, and the ledger says so.
+     *
+     * @return what kept text from being kept, by cell
+     */
+    @Transactional
+    public Map<CellKey, CellView.Trouble> save(Person coach, LifterPlan plan, int day, Map<CellKey, Typed> typed) {
+        // whoever changes the same block at the same moment waits here, and then sees what was kept
+        BlockDesk.Open open = desk.open(plan);
+        Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
+        Map<CellKey, String> wanted =
+                new TreeMap<>(Comparator.comparingInt(CellKey::week).thenComparingLong(CellKey::slotId));
+        typed.forEach((key, entry) -> {
+            int slot = plan.slotIds().get(day).indexOf(key.slotId());
+            if (slot < 0 || key.week() < 0 || key.week() >= open.draft.weeks.size()) {
+                return;
+            }
+            Optional<CellView.Trouble> unreadable = Sheet.unreadable(plan, entry.text());
+            if (unreadable.isPresent()) {
+                troubles.put(key, unreadable.get());
+                return;
+            }
+            Optional<Dose> dose = entry.text().isBlank() ? Optional.empty() : Optional.of(Dose.parse(entry.text()));
+            String text = dose.map(Dose::shorthand).orElse("");
+            String now = open.draft.cell(key);
+            if (text.equals(now) || text.equals(entry.was())) {
+                return;
+            }
+            if (open.isHistory(key)) {
+                troubles.put(key, new CellView.Lifted());
+            } else if (!entry.was().equals(now)) {
+                String who = desk.whoChanged(open, "cell." + key);
+                troubles.put(key, new CellView.Overtaken(who.isEmpty() ? words.say("plan.somebody") : who, now));
+            } else {
+                dose.flatMap(d -> gated(plan, open, key, d))
+                        .ifPresentOrElse(trouble -> troubles.put(key, trouble), () -> wanted.put(key, text));
+            }
+        });
+        write(coach, open, day, wanted);
+        return troubles;
+    }
+
+    private static Optional<CellView.Trouble> gated(LifterPlan plan, BlockDesk.Open open, CellKey key, Dose dose) {
+        BlockDraft.Slot slot = open.draft.slots.get(key.slotId());
+        return open.closed(key, dose).stream()
+                .findFirst()
+                .map(gate -> new CellView.Gated(gate, gate.missing(dose, Gates.known(plan, slot.lift()))));
+    }
+
+    private void write(Person coach, BlockDesk.Open open, int day, Map<CellKey, String> wanted) {
+        if (wanted.isEmpty()) {
+            return;
+        }
+        CellKey first = wanted.keySet().iterator().next();
+        String before = open.draft.cell(first);
+        wanted.forEach(open.draft::cell);
+        BlockDesk.Told told = wanted.size() == 1
+                ? new BlockDesk.Told(
+                        ChangeKind.DOSE, subject(open, day, first), before, wanted.get(first), Optional.empty())
+                : BlockDesk.Told.of(
+                        "cells",
+                        wanted.size(),
+                        open.plan().block().days().get(day).name());
+        desk.keep(coach, open, told);
+    }
+
+    /** A cell as the ledger names it: the lift, the day, the slot and the week. */
+    private static List<String> subject(BlockDesk.Open open, int day, CellKey key) {
+        BlockDraft.Slot slot = open.draft.slots.get(key.slotId());
+        return List.of(
+                slot.lift().key(),
+                open.plan().block().days().get(day).name(),
+                slot.letter(),
+                String.valueOf(key.week() + 1));
+    }
+
+    /**
+     * Fills the weeks to the right of a week, in some slots, from the dose each has there. Weeks that were lifted are left.
+     *
+     * @param from the week to fill from, from 0
+     * @param to the last week to be filled
+     * @throws BlockDesk.Refused when a dose does not go with the rule
+     */
+    @Transactional
+    public void fill(Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
+        BlockDesk.Open open = desk.open(plan);
+        Map<CellKey, String> wanted = new HashMap<>();
+        for (long slot : slots) {
+            CellKey start = new CellKey(slot, from);
+            if (!plan.slotIds().get(day).contains(slot)
+                    || open.draft.cell(start).isEmpty()) {
+                continue;
+            }
+            List<Optional<Dose>> filled;
+            try {
+                filled = FillRule.fill(rule, Dose.parse(open.draft.cell(start)), to - from);
+            } catch (IllegalArgumentException doesNotGo) {
+                throw new BlockDesk.Refused("does-not-go", open.draft.cell(start));
+            }
+            for (int i = 0; i < filled.size(); i++) {
+                CellKey key = new CellKey(slot, from + 1 + i);
+                if (!open.isHistory(key)) {
+                    wanted.put(key, filled.get(i).map(Dose::shorthand).orElse(""));
+                }
+            }
+        }
+        if (wanted.isEmpty()) {
+            throw new BlockDesk.Refused("nothing-to-fill");
+        }
+        wanted.forEach(open.draft::cell);
+        if (rule instanceof FillRule.DeloadNext && from + 1 < open.draft.weeks.size()) {
+            open.draft.weeks.set(from + 1, open.draft.weeks.get(from + 1).asDeload());
+        }
+        desk.keep(
+                coach,
+                open,
+                BlockDesk.Told.of(
+                        "fill", wanted.size(), plan.block().days().get(day).name()));
+    }
+
+    /** Takes back or brings back one's own latest change; what it was in words, or empty when there is none. */
+    @Transactional
+    public Optional<String> undo(Person coach, LifterPlan plan, boolean redo) {
+        BlockDesk.Open open = desk.open(plan);
+        return (redo ? desk.redo(coach, open) : desk.undo(coach, open))
+                .map(told -> words.say("plan.change." + told.get(0), told));
+    }
+}
