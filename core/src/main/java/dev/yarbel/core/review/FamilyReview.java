@@ -18,11 +18,9 @@ import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.tally.Habit;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** Looks a lift with its variations over, across the days of a plan. */
 final class FamilyReview {
@@ -50,8 +48,7 @@ final class FamilyReview {
 
     /** Marks every lift of the plan, with its variations. */
     void look() {
-        Set<Lift> roots = new LinkedHashSet<>(plan.reckoning().families());
-        for (Lift root : roots) {
+        for (Lift root : plan.reckoning().families()) {
             zone(root);
             firstWeek(root);
             frequency(root);

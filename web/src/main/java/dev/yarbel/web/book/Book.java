@@ -11,7 +11,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
-import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
@@ -22,7 +21,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -99,12 +97,8 @@ public class Book implements OwnLifts {
                 own.add(((RecordedMaxEntity) row[1]).setDown());
             }
         }
-        Map<Lift, List<LiftedSession>> byLift = byLift(finished);
         return recorded.entrySet().stream()
-                .map(lift -> standing(
-                        lift.getKey(),
-                        lift.getValue(),
-                        byLift.getOrDefault(lift.getKey().lift(), List.of())))
+                .map(lift -> standing(lift.getKey(), lift.getValue(), finished))
                 .toList();
     }
 
@@ -143,27 +137,13 @@ public class Book implements OwnLifts {
         return catalogue;
     }
 
-    /** What of these sessions was each lift, so that a long log is gone through once and not once a lift. */
-    private static Map<Lift, List<LiftedSession>> byLift(List<LiftedSession> sessions) {
-        Map<Lift, List<LiftedSession>> byLift = new HashMap<>();
-        for (LiftedSession session : sessions) {
-            session.sets().stream()
-                    .collect(Collectors.groupingBy(LiftedSet::lift, LinkedHashMap::new, Collectors.toList()))
-                    .forEach((lift, sets) -> byLift.computeIfAbsent(lift, l -> new ArrayList<>())
-                            .add(new LiftedSession(session.date(), sets)));
-        }
-        return byLift;
-    }
-
     /** What the estimates would be by another curve, as things stand. */
     Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, Standing standing) {
-        Map<Lift, List<LiftedSession>> byLift = byLift(finished(standing.log()));
+        List<LiftedSession> finished = finished(standing.log());
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts()
-                .forEach(lift -> estimates.put(
-                        lift.lift(),
-                        estimator.estimate(
-                                lift.lift(), curve, lift.start(), byLift.getOrDefault(lift.lift(), List.of()))));
+                .forEach(lift ->
+                        estimates.put(lift.lift(), estimator.estimate(lift.lift(), curve, lift.start(), finished)));
         return estimates;
     }
 

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -111,10 +112,12 @@ class DoseChanges {
      *
      * @param from the week to fill from, from 0
      * @param to the last week to be filled
+     * @return the cells that were filled
      * @throws BlockDesk.Refused when a dose does not go with the rule
      */
     @Transactional
-    public void fill(Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
+    public Set<CellKey> fill(
+            Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
         BlockDesk.Open open = desk.open(plan);
         Map<CellKey, String> wanted = new HashMap<>();
         for (long slot : slots) {
@@ -148,6 +151,7 @@ class DoseChanges {
                 open,
                 BlockDesk.Told.of(
                         "fill", wanted.size(), plan.block().days().get(day).name()));
+        return wanted.keySet();
     }
 
     /** Takes back or brings back one's own latest change; what it was in words, or empty when there is none. */

@@ -14,7 +14,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiPredicate;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionOperations;
 
@@ -51,19 +53,21 @@ class Followers {
     }
 
     /**
-     * Has what changed in a day's cells follow, where the same slot asks for what it asked for here before. What differs
-     * there, what was lifted and what stands behind a closed gate is left as it is.
+     * Has what changed in cells of a day follow, and what their weeks are for, where the same slot asks for what it asked
+     * for here before. What differs there, what was lifted and what stands behind a closed gate is left as it is.
      *
+     * @param touched the cells that this coach changed just now, and nobody else
      * @return what became of it in words; empty when nothing had changed
      */
-    Optional<String> cells(Person coach, LifterPlan before, LifterPlan after, int day) {
+    Optional<String> cells(Person coach, LifterPlan before, LifterPlan after, int day, Set<CellKey> touched) {
         Map<CellKey, String> was = doses(before, day);
         Map<CellKey, String> changed = doses(after, day);
+        changed.keySet().retainAll(touched);
         changed.entrySet().removeIf(cell -> cell.getValue().equals(was.getOrDefault(cell.getKey(), "")));
-        boolean shaped = !before.block().shape().equals(after.block().shape());
-        if (changed.isEmpty() && !shaped) {
+        if (changed.isEmpty()) {
             return Optional.empty();
         }
+        Set<Integer> weeks = changed.keySet().stream().map(CellKey::week).collect(Collectors.toSet());
         return Optional.of(each(coach, before, (theirs, open) -> {
             Map<Long, Long> twins = slotTwins(before, theirs);
             changed.forEach((cell, dose) -> {
@@ -72,36 +76,28 @@ class Followers {
                     open.draft.cell(twin, dose);
                 }
             });
-            for (int week = 0;
-                    shaped
-                            && week < open.draft.weeks.size()
-                            && week < after.block().weeks();
-                    week++) {
-                if (open.draft.weeks.get(week).equals(before.block().shape().get(week))) {
-                    open.draft.weeks.set(week, after.block().shape().get(week));
-                }
-            }
-            return true;
+            weeks.stream()
+                    .filter(week -> week < open.draft.weeks.size()
+                            && open.draft
+                                    .weeks
+                                    .get(week)
+                                    .equals(before.block().shape().get(week)))
+                    .forEach(week ->
+                            open.draft.weeks.set(week, after.block().shape().get(week)));
         }));
     }
 
     /** Has a change of weeks, days or slots follow; what became of it in words. */
     String change(Person coach, LifterPlan plan, BlockChanges.Kind kind, Typed typed) {
-        return each(coach, plan, (theirs, open) -> {
-            BlockChanges.make(open, kind, there(plan, theirs, typed));
-            return true;
-        });
+        return each(coach, plan, (theirs, open) -> BlockChanges.make(open, kind, there(plan, theirs, typed)));
     }
 
     /** Has a template that was put in follow; what became of it in words. */
     String template(Person coach, LifterPlan plan, Typed typed) {
-        return each(coach, plan, (theirs, open) -> {
-            templates.put(coach, open, there(plan, theirs, typed));
-            return true;
-        });
+        return each(coach, plan, (theirs, open) -> templates.put(coach, open, there(plan, theirs, typed)));
     }
 
-    private String each(Person coach, LifterPlan plan, BiPredicate<LifterPlan, BlockDesk.Open> edit) {
+    private String each(Person coach, LifterPlan plan, BiConsumer<LifterPlan, BlockDesk.Open> edit) {
         int followed = 0;
         List<String> not = new ArrayList<>();
         for (BlockEntity copy : blocks.findByClubIdAndGivenFrom(plan.lifter().clubId(), plan.blockId())) {
@@ -117,24 +113,23 @@ class Followers {
                 not.add(lifter.get().name());
             }
         }
-        String told = words.say("plan.followed", followed, followed + not.size());
+        String told = words.say("plan.followed", followed);
         return followed == 0 || not.isEmpty()
                 ? told
                 : told + " " + words.say("plan.followed.not", String.join(", ", not));
     }
 
     private boolean follows(
-            Person coach, LifterPlan plan, LifterPlan theirs, BiPredicate<LifterPlan, BlockDesk.Open> edit) {
+            Person coach, LifterPlan plan, LifterPlan theirs, BiConsumer<LifterPlan, BlockDesk.Open> edit) {
         try {
             return Boolean.TRUE.equals(transactions.execute(status -> {
                 BlockDesk.Open open = desk.open(theirs);
-                return edit.test(theirs, open)
-                        && desk.keep(
-                                        coach,
-                                        open,
-                                        BlockDesk.Told.of(
-                                                "followed", plan.lifter().name()))
-                                > 0;
+                edit.accept(theirs, open);
+                return desk.keep(
+                                coach,
+                                open,
+                                BlockDesk.Told.of("followed", plan.lifter().name()))
+                        > 0;
             }));
         } catch (BlockDesk.Refused | UnreadableException doesNotGoThere) {
             return false;

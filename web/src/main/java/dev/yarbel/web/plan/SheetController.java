@@ -13,9 +13,11 @@ import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -139,7 +141,9 @@ class SheetController {
 
         LifterPlan saved = plans.reopened(plan);
         if (follows(parameters)) {
-            followers.cells(person, plan, saved, day).ifPresent(told -> {
+            Set<CellKey> kept = new HashSet<>(texts.keySet());
+            kept.removeAll(troubles.keySet());
+            followers.cells(person, plan, saved, day, kept).ifPresent(told -> {
                 flash.addFlashAttribute("done", told);
                 model.addAttribute("done", told);
             });
@@ -181,7 +185,7 @@ class SheetController {
             int weeks = plan.block().weeks();
             int from = typed.read("from", text -> Reading.number(text, 1, weeks));
             int to = typed.read("to", text -> Reading.number(text, from + 1, Math.max(from + 1, weeks)));
-            doses.fill(
+            Set<CellKey> filled = doses.fill(
                     person,
                     plan,
                     day,
@@ -191,7 +195,7 @@ class SheetController {
                     PlanForms.fillRule(typed, plan.lifter().unit()));
             if (follows(parameters)) {
                 followers
-                        .cells(person, plan, fresh(plan), day)
+                        .cells(person, plan, fresh(plan), day, filled)
                         .ifPresent(told -> flash.addFlashAttribute("done", told));
             }
             return redirect(id, block, plan, day) + "#week-" + from;

@@ -263,6 +263,21 @@ class PlanDeskTest extends DeskTesting {
     }
 
     @Test
+    void moreDaysThanTheProfileSaysAreMarked() throws Exception {
+        String day = String.valueOf(club.plan().dayIds().get(0));
+        change("DAY_COPY", "day", day, "name", "Again", "offset", "3");
+        String told = "the block asks for 2 days a week; the lifter has 1.";
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andExpect(content().string(not(containsString(told))));
+        mvc.perform(post(club.url("/profile/fields/days"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("value", "1"));
+        mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andExpect(content().string(containsString(told)));
+    }
+
+    @Test
     void anUnreadableDoseComesWithASuggestion() throws Exception {
         mvc.perform(get(club.url("/plan/days/0/preview"))
                         .with(club.asCoach())

@@ -21,12 +21,17 @@ import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.roster.LifterCard;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Blocks that are given, drawn up by a school or put together from templates; and edits that follow. */
 @YarbelTest
 class PlanGivingTest extends DeskTesting {
+
+    @Autowired
+    private Followers followers;
 
     // ---- giving
 
@@ -107,6 +112,18 @@ class PlanGivingTest extends DeskTesting {
 
     private LifterPlan of(LifterCard other) {
         return plans.current(other, TestSettings.ZONE).orElseThrow();
+    }
+
+    @Test
+    void whatSomebodyElseChangedMeanwhileDoesNotFollow() throws Exception {
+        LifterCard other = other();
+        given(other);
+        LifterPlan before = club.plan();
+        type(2, 1, "3x5 75%", "3x5 70%");
+        type(2, 2, "3x5 77.5%", "3x4 80%");
+        CellKey own = new CellKey(before.slotIds().get(0).get(2), 1);
+        followers.cells(club.coach, before, club.plan(), 0, Set.of(own));
+        assertThat(row(of(other), 0, 2)).containsExactly("3x5 75%", "3x5 70%", "3x5 77.5%");
     }
 
     @Test
@@ -191,19 +208,42 @@ class PlanGivingTest extends DeskTesting {
     }
 
     @Test
-    void aGatedDoseDoesNotFollowToWhereNobodyOpenedTheGate() throws Exception {
+    void aGatedDoseDoesNotFollowToWhereNobodyOpenedTheGateButTheRestDoes() throws Exception {
         LifterCard other = other();
         given(other);
         send("/gates", "slot", slotId(1), "gate", "REVERSE_BANDS", "spotter", "Somebody");
-        String cell = club.cell(1, 1);
-        send("/days/0", "was." + cell, "2x5 -20%", "dose." + cell, "3x1 105% reverse 20kg", "follow", "on")
+        String gated = club.cell(1, 1);
+        String plain = club.cell(2, 1);
+        send(
+                        "/days/0",
+                        "was." + gated,
+                        "2x5 -20%",
+                        "dose." + gated,
+                        "3x1 105% reverse 20kg",
+                        "was." + plain,
+                        "3x5 75%",
+                        "dose." + plain,
+                        "3x5 70%",
+                        "follow",
+                        "on")
                 .andExpect(status().is3xxRedirection())
+                .andExpect(flash().attribute("done", "Followed to 1 block."));
+        assertThat(row(1).get(1)).isEqualTo("3x1 105% reverse 20kg");
+        assertThat(row(of(other), 0, 1).get(1)).isEqualTo("2x5 -20%");
+        assertThat(row(of(other), 0, 2).get(1)).isEqualTo("3x5 70%");
+
+        send(
+                        "/days/0",
+                        "was." + gated,
+                        "3x1 105% reverse 20kg",
+                        "dose." + gated,
+                        "2x1 105% reverse 20kg",
+                        "follow",
+                        "on")
                 .andExpect(
                         flash().attribute(
                                         "done",
-                                        "None of the 1 blocks given from this one asked for the same there: nothing followed."));
-        assertThat(row(1).get(1)).isEqualTo("3x1 105% reverse 20kg");
-        assertThat(row(of(other), 0, 1).get(1)).isEqualTo("2x5 -20%");
+                                        "Nothing followed: something else stands there, or it was lifted, or a gate is closed."));
     }
 
     @Test
