@@ -1,9 +1,9 @@
 package dev.yarbel.core.effort;
 
 /**
- * What the lifter says about a set once it is over: a rating, "more than four left", or that it was missed.
+ * What the lifter says about a set once it is over: a rating, "more than four left", done without a rating, or missed.
  *
- * <p>The code of each, {@code 8.5}, {@code easy} or {@code missed}, is what forms send and what is kept.
+ * <p>The code of each, {@code 8.5}, {@code easy}, {@code done} or {@code missed}, is what forms send and what is kept.
  */
 public sealed interface Effort {
 
@@ -20,6 +20,14 @@ public sealed interface Effort {
         @Override
         public String code() {
             return "easy";
+        }
+    }
+
+    /** Done, and not rated: preparation, carries, holds, singles against the clock. It never estimates a max. */
+    record Unrated() implements Effort {
+        @Override
+        public String code() {
+            return "done";
         }
     }
 
@@ -47,6 +55,7 @@ public sealed interface Effort {
     static Effort parse(String code) {
         return switch (code) {
             case "easy" -> new MoreThanFourLeft();
+            case "done" -> new Unrated();
             case "missed" -> new Missed();
             default -> new Rated(Rpe.parse(code));
         };

@@ -1,5 +1,8 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.lift.Start;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /**
@@ -20,6 +23,32 @@ public record Tempo(String figures) {
     /** The seconds of one repetition; as fast as possible counts as one. */
     public int seconds() {
         return figures.chars().map(figure -> figure == 'X' ? 1 : figure - '0').sum();
+    }
+
+    /** A part of a repetition. */
+    public enum Phase {
+        LOWER,
+        HOLD_BELOW,
+        RAISE,
+        HOLD_ABOVE
+    }
+
+    /**
+     * One beat of a repetition.
+     *
+     * @param seconds how long it takes, 0 to 9; 0 also where it is as fast as possible
+     */
+    public record Beat(Phase phase, int seconds) {}
+
+    /** The four beats in the order in which a lift goes through them: one that starts from the floor is raised first. */
+    public List<Beat> beats(Start start) {
+        List<Beat> beats = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            int at = start == Start.RAISING ? (i + 2) % 4 : i;
+            char figure = figures.charAt(at);
+            beats.add(new Beat(Phase.values()[at], figure == 'X' ? 0 : figure - '0'));
+        }
+        return beats;
     }
 
     @Override

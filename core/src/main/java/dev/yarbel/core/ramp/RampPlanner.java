@@ -12,6 +12,7 @@ import dev.yarbel.core.measure.Percent;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -41,6 +42,25 @@ public final class RampPlanner {
             throw new IllegalArgumentException("this kit cannot load " + top);
         }
         return loads instanceof Loader loader ? withPlates(loader.kit(), top) : withPieces(loads, top);
+    }
+
+    /**
+     * The ramp of a kind to a top load. Where the same plates each time lead nowhere near the top, an even ramp is a
+     * shrinking one; a row of pieces is the same for both.
+     *
+     * @throws IllegalArgumentException when the top cannot be loaded exactly; round it first
+     */
+    public static Ramp plan(Loads loads, Mass top, RampKind kind) {
+        return switch (kind) {
+            case SHRINKING -> plan(loads, top);
+            case EVEN ->
+                (loads instanceof Loader loader ? PlainRamps.even(loads, loader.kit(), top) : Optional.<Ramp>empty())
+                        .orElseGet(() -> plan(loads, top));
+            case WARM -> PlainRamps.warm(plan(loads, top));
+            case SPEED -> PlainRamps.speed(loads, top);
+            case RUNS -> PlainRamps.runs(loads, top);
+            case MACHINE -> PlainRamps.machine(loads, top);
+        };
     }
 
     /** Up a row of fixed pieces: the ones nearest to the usual shares, each heavier than the one before. */

@@ -10,17 +10,31 @@ import java.util.Optional;
 /**
  * One set as it was done.
  *
+ * @param load zero where nothing but the body was moved
  * @param reps the repetitions made, 0 to 100; none only when the set was missed
  */
-public record LiftedSet(Lift lift, Mass load, int reps, Effort effort) {
+public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetails details) {
 
     public LiftedSet {
-        if (!load.isPositive()) {
-            throw new IllegalArgumentException("a set has a load");
+        if (load.isNegative()) {
+            throw new IllegalArgumentException("a load is nothing or more");
+        }
+        if (details.helped() > reps) {
+            throw new IllegalArgumentException("no more repetitions can be helped than were made");
         }
         if (reps < 0 || reps > 100 || reps == 0 && !(effort instanceof Effort.Missed)) {
             throw new IllegalArgumentException("a set has 1 to 100 repetitions, or was missed");
         }
+    }
+
+    /** A set of which nothing more is known. */
+    public LiftedSet(Lift lift, Mass load, int reps, Effort effort) {
+        this(lift, load, reps, effort, SetDetails.NONE);
+    }
+
+    /** The same with other details. */
+    public LiftedSet with(SetDetails other) {
+        return new LiftedSet(lift, load, reps, effort, other);
     }
 
     /** Whether the planned repetitions were made. */
@@ -30,9 +44,18 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort) {
 
     /**
      * The repetitions the load was good for, where the set says something about a max: rated 6 or harder, or missed
-     * after at least one repetition, and twelve repetitions in all at most.
+     * after at least one repetition, and twelve repetitions in all at most. A set that a spotter helped says nothing, nor
+     * does a miss for another reason than strength.
      */
     public Optional<RepsInAll> repsThatEstimate() {
+        if (load.isZero()
+                || details.helped() > 0
+                || details.modified()
+                || details.missedBy()
+                        .filter(why -> why != SetDetails.MissedBy.STRENGTH)
+                        .isPresent()) {
+            return Optional.empty();
+        }
         Optional<RepsInAll> inAll = Optional.empty();
         if (effort instanceof Effort.Rated rated && rated.rpe().estimates()) {
             inAll = Optional.of(RepsInAll.of(reps, rated.rpe()));

@@ -36,6 +36,11 @@ public sealed interface PredictedEffort {
         return numbers.estimate().or(numbers::workingMax).map(max -> of(reps, load, max, numbers));
     }
 
+    /** The effort of so many repetitions at a load; empty where nothing is known of the lift. */
+    static Optional<PredictedEffort> of(int reps, Mass load, LiftNumbers numbers) {
+        return numbers.estimate().or(numbers::workingMax).map(max -> of(reps, load, max, numbers));
+    }
+
     private static PredictedEffort of(int reps, Mass load, Mass max, LiftNumbers numbers) {
         if (load.isGreaterThan(numbers.curve().load(max, reps, Rpe.LIMIT))) {
             return new BeyondReach();

@@ -199,7 +199,7 @@ public final class Resolver {
         List<Fit> steps = new ArrayList<>(List.of(first.fit()));
         Loads loads = kit.forLift(prescription.lift()).orElseThrow();
         Mass asked = first.fit().asked();
-        while (steps.size() < prescription.part().sets()) {
+        while (steps.size() < prescription.sets()) {
             asked = asked.times(keptOf(below));
             steps.add(loads.fit(asked, rounding));
         }

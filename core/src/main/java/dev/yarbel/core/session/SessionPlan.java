@@ -1,30 +1,27 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
-import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampPlanner;
-import dev.yarbel.core.ramp.RampStep;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * One day on the floor: each slot with its ramp and its sets, as planned and as the sets lifted so far make it.
  *
  * @param slots in the order they are trained
- * @param tasks all sets to be done, in order
- * @param next the first set after the last one done; empty when none is left
+ * @param tasks all sets to be done, in order; slots of one group take turns
+ * @param next the set to do now; empty when none is left
+ * @param question what the last set raised and nobody has answered
  */
-public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task> next) {
+public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task> next, Optional<Question> question) {
 
     public SessionPlan {
         slots = List.copyOf(slots);
@@ -46,111 +43,126 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
         }
     }
 
+    /** Where the load of a set comes from. */
+    public enum Because {
+        /** What the dose asks for comes to it. */
+        ASKED,
+        /** The rating of the set before it. */
+        LAST_SET,
+        /** Somebody decided so on the floor. */
+        DECIDED
+    }
+
     /**
      * One set to be done.
      *
+     * @param asked the part of the day it belongs to
      * @param before the plates on the bar from the set before it, as that one was really lifted; none where the lift
      *     begins
      * @param loading the bar for it; empty when its load cannot be said
+     * @param because where the load comes from
+     * @param last no set of its part follows
      */
-    public record Task(TaskKey key, Lift lift, PlateStack before, Optional<Loading> loading, int reps) {}
+    public record Task(
+            TaskKey key,
+            Prescription asked,
+            PlateStack before,
+            Optional<Loading> loading,
+            int reps,
+            Because because,
+            boolean last) {
 
-    /** The day's plan with what was lifted so far, in the order it was lifted. */
+        public Lift lift() {
+            return asked.lift();
+        }
+    }
+
+    /** The day's plan with what was lifted so far, in the order it was lifted, as nobody changed it. */
     public static SessionPlan of(Resolver resolver, List<Prescription> day, List<DoneSet> done) {
+        return of(resolver, FloorRules.PLAIN, Amended.of(day, List.of()), done);
+    }
+
+    /** The day's plan with the changes made to it and what was lifted so far, in the order it was lifted. */
+    public static SessionPlan of(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
+        List<Prescription> day = amended.day();
         List<ResolvedLoad> planned = resolver.resolve(day);
         List<ResolvedLoad> now = resolver.resolve(day, done);
         List<SlotPlan> slots = new ArrayList<>();
-        Station station = new Station(resolver, done);
+        Stations stations = new Stations(resolver, rules, amended, done);
         Set<Lift> begun = new HashSet<>();
         for (int i = 0; i < day.size(); i++) {
             Prescription prescription = day.get(i);
-            Optional<Fit> fit =
-                    now.get(i) instanceof ResolvedLoad.Known known ? Optional.of(known.fit()) : Optional.empty();
-            Optional<Ramp> ramp = begun.add(prescription.lift())
-                    ? fit.map(f ->
-                            RampPlanner.plan(resolver.kit(prescription.lift()).orElseThrow(), f.load()))
-                    : Optional.empty();
-            slots.add(new SlotPlan(prescription, planned.get(i), now.get(i), ramp));
-            station.add(prescription, ramp, now.get(i));
+            Optional<Ramp> ramp = Optional.empty();
+            if (prescription.sets() > 0 && !begun.contains(prescription.lift())) {
+                ramp = ramp(resolver, rules, prescription, now.get(i), begun);
+                begun.add(prescription.lift());
+            }
+            SlotPlan slot = new SlotPlan(prescription, planned.get(i), now.get(i), ramp);
+            slots.add(slot);
+            stations.add(slot);
         }
-        return new SessionPlan(slots, station.tasks, next(station.tasks, done));
+        List<Task> tasks = inTurn(stations.tasks());
+        Optional<Question> question = new Questions(resolver, rules, slots, tasks, amended).after(done);
+        return new SessionPlan(slots, tasks, next(tasks, done), question);
     }
 
-    /** The bar as it goes through the day, set by set. */
-    private static final class Station {
-
-        private final Resolver resolver;
-        private final Map<TaskKey, Mass> lifted = new HashMap<>();
-        private final List<Task> tasks = new ArrayList<>();
-        private PlateStack onTheBar = PlateStack.EMPTY;
-
-        Station(Resolver resolver, List<DoneSet> done) {
-            this.resolver = resolver;
-            done.forEach(d -> lifted.put(d.task(), d.set().load()));
-        }
-
-        void add(Prescription prescription, Optional<Ramp> ramp, ResolvedLoad load) {
-            Lift lift = prescription.lift();
-            if (tasks.isEmpty() || !tasks.get(tasks.size() - 1).lift().equals(lift)) {
-                onTheBar = PlateStack.EMPTY;
-            }
-            List<RampStep> steps = ramp.map(Ramp::steps).orElse(List.of());
-            for (int i = 0; i < steps.size(); i++) {
-                TaskKey key = TaskKey.warmUp(prescription.letter(), i + 1);
-                add(key, lift, Optional.of(steps.get(i).loading()), steps.get(i).reps());
-            }
-            int first = prescription.firstSet();
-            int end = first + prescription.part().sets() - 1;
-            if (prescription.last()) {
-                end = Math.max(end, mostLifted(prescription.letter()));
-            }
-            for (int i = first; i <= end; i++) {
-                int set = i - first + 1;
-                Optional<Loading> loading = set == 1 && ramp.isPresent()
-                        ? ramp.map(Ramp::top)
-                        : load instanceof ResolvedLoad.Known known
-                                ? loading(lift, known.load(set), resolver.rounding(), onTheBar)
-                                : Optional.empty();
-                add(
-                        TaskKey.work(prescription.letter(), i),
-                        lift,
-                        loading,
-                        prescription.part().reps());
-            }
-        }
-
-        /** A lifter may do more sets than were asked for. */
-        private int mostLifted(String letter) {
-            return lifted.keySet().stream()
-                    .filter(key -> key.letter().equals(letter) && !key.warmUp())
-                    .mapToInt(TaskKey::number)
-                    .max()
-                    .orElse(0);
-        }
-
-        private void add(TaskKey key, Lift lift, Optional<Loading> loading, int reps) {
-            tasks.add(new Task(key, lift, onTheBar, loading, reps));
-            PlateStack asPlanned = loading.map(Loading::stack).orElse(onTheBar);
-            onTheBar = Optional.ofNullable(lifted.get(key))
-                    .flatMap(load -> loading(lift, load, Rounding.NEAREST, asPlanned))
-                    .map(Loading::stack)
-                    .orElse(asPlanned);
-        }
-
-        private Optional<Loading> loading(Lift lift, Mass load, Rounding rounding, PlateStack before) {
-            return resolver.kit(lift)
-                    .map(loads -> loads.fit(load, rounding, before).loading());
-        }
+    private static Optional<Ramp> ramp(
+            Resolver resolver, FloorRules rules, Prescription prescription, ResolvedLoad load, Set<Lift> before) {
+        return load instanceof ResolvedLoad.Known known
+                ? rules.kind(prescription.lift(), prescription.part(), before)
+                        .map(kind -> RampPlanner.plan(
+                                resolver.kit(prescription.lift()).orElseThrow(),
+                                known.fit().load(),
+                                kind))
+                : Optional.empty();
     }
 
+    /** Slots of one group take turns: first all their warm-ups, then the first set of each, the second of each. */
+    private static List<Task> inTurn(List<Task> tasks) {
+        List<Task> inTurn = new ArrayList<>();
+        int from = 0;
+        while (from < tasks.size()) {
+            int to = from;
+            String group = tasks.get(from).asked().group();
+            while (to < tasks.size() && tasks.get(to).asked().group().equals(group)) {
+                to++;
+            }
+            tasks.subList(from, to).stream()
+                    .sorted(Comparator.comparingInt(
+                            task -> task.key().warmUp() ? 0 : task.key().number()))
+                    .forEach(inTurn::add);
+            from = to;
+        }
+        return inTurn;
+    }
+
+    /**
+     * The first set that is still open in the group lifted from last, else the first one of the day. A set is passed over
+     * when a later one of its slot or of its lift was done.
+     */
     private static Optional<Task> next(List<Task> tasks, List<DoneSet> done) {
-        int last = -1;
-        for (int i = 0; i < tasks.size(); i++) {
-            TaskKey key = tasks.get(i).key();
-            if (done.stream().anyMatch(d -> d.task().equals(key))) {
-                last = i;
+        Set<TaskKey> keys = done.stream().map(DoneSet::task).collect(Collectors.toSet());
+        List<Task> open = new ArrayList<>();
+        Set<Lift> further = new HashSet<>();
+        for (int i = tasks.size() - 1; i >= 0; i--) {
+            Task task = tasks.get(i);
+            if (keys.contains(task.key())) {
+                further.add(task.lift());
+            } else if (!further.contains(task.lift()) && keys.stream().noneMatch(key -> key.isAfter(task.key()))) {
+                open.add(0, task);
             }
         }
-        return last + 1 < tasks.size() ? Optional.of(tasks.get(last + 1)) : Optional.empty();
+        if (done.isEmpty()) {
+            return open.stream().findFirst();
+        }
+        TaskKey last = done.get(done.size() - 1).task();
+        Optional<String> group = tasks.stream()
+                .filter(task -> task.key().letter().equals(last.letter()))
+                .map(task -> task.asked().group())
+                .findFirst();
+        return open.stream()
+                .filter(task -> group.filter(task.asked().group()::equals).isPresent())
+                .findFirst()
+                .or(() -> open.stream().findFirst());
     }
 }

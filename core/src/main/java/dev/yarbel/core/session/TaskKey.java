@@ -39,6 +39,11 @@ public record TaskKey(String letter, boolean warmUp, int number) {
         return new TaskKey(matcher.group(1), !matcher.group(2).isEmpty(), Integer.parseInt(matcher.group(3)));
     }
 
+    /** Whether it comes after another set of the same slot; warm-ups come before work. */
+    public boolean isAfter(TaskKey other) {
+        return letter.equals(other.letter) && (warmUp == other.warmUp ? number > other.number : other.warmUp);
+    }
+
     @Override
     public String toString() {
         return letter + "." + (warmUp ? "w" : "") + number;

@@ -1,13 +1,13 @@
 package dev.yarbel.core.tally;
 
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.session.Rest;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.HashSet;
@@ -16,8 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * How long a session will take, from its sets, rests and ramps. Where a dose says nothing of rest, sets of one to three
- * are taken to rest three minutes, of four to six two and a half, above that two, and assistance one and a half; a
+ * How long a session will take, from its sets, rests and ramps. The rest is that of {@link Rest}; a
  * repetition takes four seconds, a step of a ramp a minute, setting a lift up two. All of these are starting values of
  * ours; slots that are done in turn rest while the others work.
  */
@@ -65,7 +64,7 @@ public final class SessionTime {
         if (work instanceof Work.Rounds rounds && rounds.time().isPresent()) {
             return rounds.time().get().toSeconds();
         }
-        long rest = rest(part) / inTurn(prescription, day);
+        long rest = Rest.after(part).toSeconds() / inTurn(prescription, day);
         return part.sets() * (work(part) + rest);
     }
 
@@ -91,28 +90,11 @@ public final class SessionTime {
         return (long) reps * beat;
     }
 
-    private static long rest(Part part) {
-        return part.rest().map(Duration::toSeconds).orElseGet(() -> {
-            if (part.is(Manner.SPEED)) {
-                return 60L;
-            }
-            if (!part.work().countsReps()) {
-                return 120L;
-            }
-            int reps = part.reps();
-            return reps <= 3 ? 180L : reps <= 6 ? 150L : reps <= 9 ? 120L : 90L;
-        });
-    }
-
     /** How many slots are done in turn with this one, itself included. */
     private static int inTurn(Prescription prescription, List<Prescription> day) {
-        String group = prescription.letter().replaceAll("\\d+$", "");
-        if (group.equals(prescription.letter()) || group.isEmpty()) {
-            return 1;
-        }
         return (int) day.stream()
+                .filter(other -> other.group().equals(prescription.group()))
                 .map(Prescription::letter)
-                .filter(letter -> letter.replaceAll("\\d+$", "").equals(group))
                 .distinct()
                 .count();
     }

@@ -1,0 +1,127 @@
+package dev.yarbel.core.ramp;
+
+import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.Plate;
+import dev.yarbel.core.equipment.PlateSet;
+import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Ramps that need no search. That speed work is warmed up by one set of five at half its load, and that an even ramp may
+ * end near 86 %, is common practice, no source; the other shares are starting values of ours.
+ */
+final class PlainRamps {
+
+    /** Below this share of the top a lift that is warm needs no warm-up. */
+    private static final Percent WARM_FROM = Percent.of(60);
+
+    private static final Percent EVEN_END = Percent.of(86);
+    private static final Percent EVEN_MOST = Percent.of(88);
+    private static final int EVEN_STEPS = 4;
+    private static final long STEP_TOO_MANY = 60;
+    private static final long STRIPS = 10_000;
+
+    private static final List<Percent> RUNS = List.of(Percent.of(50), Percent.of(75));
+
+    private PlainRamps() {}
+
+    /** The steps of a ramp from 60 % of its top on, the last one in any case. */
+    static Ramp warm(Ramp whole) {
+        List<RampStep> steps = whole.steps();
+        Mass top = whole.top().total();
+        List<RampStep> kept = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            boolean heavy = !steps.get(i).load().percentOf(top).isLessThan(WARM_FROM);
+            if (heavy || i == steps.size() - 1) {
+                kept.add(steps.get(i));
+            }
+        }
+        return new Ramp(kept, whole.top(), whole.remarks());
+    }
+
+    static Ramp speed(Loads loads, Mass top) {
+        return at(loads, top, List.of(Percent.of(50)), List.of(5));
+    }
+
+    static Ramp runs(Loads loads, Mass top) {
+        return at(loads, top, RUNS, List.of(1, 1));
+    }
+
+    static Ramp machine(Loads loads, Mass top) {
+        return at(loads, top, RUNS, List.of(8, 3));
+    }
+
+    /** Steps at shares of the top, each heavier than the one before and lighter than the top. */
+    private static Ramp at(Loads loads, Mass top, List<Percent> shares, List<Integer> reps) {
+        List<RampStep> steps = new ArrayList<>();
+        PlateStack on = PlateStack.EMPTY;
+        for (int i = 0; i < shares.size(); i++) {
+            Loading loading =
+                    loads.fit(top.times(shares.get(i)), Rounding.NEAREST, on).loading();
+            boolean heavier = steps.isEmpty()
+                    || loading.total().isGreaterThan(steps.get(steps.size() - 1).load());
+            if (heavier && loading.total().isLessThan(top)) {
+                steps.add(new RampStep(loading, reps.get(i)));
+                on = loading.stack();
+            }
+        }
+        Loading topLoading = loads.fit(top, Rounding.NEAREST, on).loading();
+        return new Ramp(steps, topLoading, steps.isEmpty() ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
+    }
+
+    /**
+     * The ramp that adds the same plate each time: the plate by which it ends nearest to 86 % in at most four steps, taking
+     * nothing off. Empty where no plate does.
+     */
+    static Optional<Ramp> even(Loads loads, Kit kit, Mass top) {
+        Ramp best = null;
+        long least = Long.MAX_VALUE;
+        for (PlateSet.Pairs pairs : kit.plates().heaviestFirst()) {
+            List<RampStep> steps = stepsOf(kit, pairs.plate(), pairs.count(), top);
+            if (steps.size() > 1) {
+                RampStep last = steps.get(steps.size() - 1);
+                Loading topLoading =
+                        loads.fit(top, Rounding.NEAREST, last.loading().stack()).loading();
+                Ramp ramp = new Ramp(steps, topLoading, Set.of());
+                long cost = cost(ramp, last.load().percentOf(top));
+                if (cost < least) {
+                    least = cost;
+                    best = ramp;
+                }
+            }
+        }
+        return Optional.ofNullable(best).map(ramp -> ramp.strips() == 0 ? ramp : remarked(ramp));
+    }
+
+    private static Ramp remarked(Ramp ramp) {
+        return new Ramp(ramp.steps(), ramp.top(), Set.of(Ramp.Remark.STRIPS));
+    }
+
+    private static List<RampStep> stepsOf(Kit kit, Plate plate, int count, Mass top) {
+        List<RampStep> steps = new ArrayList<>();
+        for (int n = 0; n <= count; n++) {
+            Loading loading = kit.with(new PlateStack(Collections.nCopies(n, plate)));
+            Percent share = loading.total().percentOf(top);
+            if (share.isGreaterThan(EVEN_MOST)) {
+                return steps;
+            }
+            steps.add(new RampStep(loading, RampRules.reps(share, n == 0)));
+        }
+        return steps;
+    }
+
+    private static long cost(Ramp ramp, Percent last) {
+        long away = EVEN_END.minus(last).abs().figure().longValue();
+        int tooMany = Math.max(0, ramp.steps().size() - 1 - EVEN_STEPS);
+        return away * away + STEP_TOO_MANY * tooMany * tooMany + (ramp.strips() > 0 ? STRIPS : 0);
+    }
+}

@@ -1,0 +1,118 @@
+package dev.yarbel.core.record;
+
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.measure.Length;
+import java.time.Duration;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What more is known of a set than its load, repetitions and rating; all of it may be unknown.
+ *
+ * @param helped the repetitions among those made in which a spotter helped, from 0
+ * @param missedBy why it was missed
+ * @param speed of the last repetition
+ * @param worn the kit really worn; empty when nobody said it differed from the plan
+ * @param video how a video of it was judged beside the rating
+ * @param partner the rating of a training partner who watched
+ * @param coach what the coach says of it
+ * @param note the lifter's own words, up to {@link #LONGEST_NOTE} characters
+ * @param time how long it took, where it was timed, up to two hours
+ * @param distance how far it went, where it was carried
+ * @param modified chains, bands or a helper throughout made the load another one than stood on the bar: it is its own kind
+ *     and says nothing of the plain lift
+ */
+public record SetDetails(
+        int helped,
+        Optional<MissedBy> missedBy,
+        Optional<BarSpeed> speed,
+        Optional<Set<Worn>> worn,
+        Optional<Video> video,
+        Optional<Rpe> partner,
+        CoachSeen coach,
+        Optional<String> note,
+        Optional<Duration> time,
+        Optional<Length> distance,
+        boolean modified) {
+
+    public static final int LONGEST_NOTE = 500;
+    public static final Duration LONGEST_TIME = Duration.ofHours(2);
+
+    /** Nothing more is known. */
+    public static final SetDetails NONE = new SetDetails(
+            0,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            CoachSeen.NOTHING,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            false);
+
+    /** Why a set was missed. */
+    public enum MissedBy {
+        STRENGTH,
+        TECHNIQUE,
+        GRIP,
+        PAIN,
+        /** Lifted, but not by the rules: early on a command, short of depth. */
+        CALL
+    }
+
+    /** How a video was judged, by the slowest part of the repetition. */
+    public enum Video {
+        EASIER,
+        HARDER
+    }
+
+    public SetDetails {
+        if (helped < 0 || helped > 100) {
+            throw new IllegalArgumentException("0 to 100 repetitions can be helped");
+        }
+        note.ifPresent(SetDetails::checkNote);
+        time.ifPresent(taken -> {
+            if (taken.isNegative() || taken.isZero() || taken.compareTo(LONGEST_TIME) > 0) {
+                throw new IllegalArgumentException("a set takes up to " + LONGEST_TIME);
+            }
+        });
+        distance.ifPresent(gone -> {
+            if (!gone.isPositive()) {
+                throw new IllegalArgumentException("a carry goes some way");
+            }
+        });
+        worn = worn.map(kit -> {
+            EnumSet<Worn> ordered = EnumSet.noneOf(Worn.class);
+            ordered.addAll(kit);
+            return Collections.unmodifiableSet(ordered);
+        });
+    }
+
+    static void checkNote(String words) {
+        if (words.isBlank() || words.length() > LONGEST_NOTE) {
+            throw new IllegalArgumentException("a note has up to " + LONGEST_NOTE + " characters");
+        }
+    }
+
+    /** The same as a coach saw it. */
+    public SetDetails seenBy(CoachSeen other) {
+        return new SetDetails(helped, missedBy, speed, worn, video, partner, other, note, time, distance, modified);
+    }
+
+    /** The same, missed for this. */
+    public SetDetails missed(MissedBy why) {
+        return new SetDetails(
+                helped, Optional.of(why), speed, worn, video, partner, coach, note, time, distance, modified);
+    }
+
+    /** The same with the speed of the last repetition. */
+    public SetDetails with(BarSpeed measured) {
+        return new SetDetails(
+                helped, missedBy, Optional.of(measured), worn, video, partner, coach, note, time, distance, modified);
+    }
+}

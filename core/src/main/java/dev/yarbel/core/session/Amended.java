@@ -1,0 +1,132 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.measure.Mass;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What a day asks for with the changes made on the floor laid over it. */
+public final class Amended {
+
+    private List<Prescription> day;
+    private final Map<TaskKey, Mass> loads = new HashMap<>();
+    private final Map<String, List<Amendment.Step>> steps = new HashMap<>();
+    private final Set<TaskKey> answered = new HashSet<>();
+    private final Set<String> checked = new HashSet<>();
+
+    private Amended(List<Prescription> day) {
+        this.day = List.copyOf(day);
+    }
+
+    /** A day and the changes made to it, in the order they were made. A change of a slot that is not there is none. */
+    public static Amended of(List<Prescription> day, List<Amendment> amendments) {
+        Amended amended = new Amended(day);
+        amendments.forEach(amended::lay);
+        return amended;
+    }
+
+    private void lay(Amendment amendment) {
+        if (amendment instanceof Amendment.AtLoad at) {
+            loads.put(TaskKey.work(at.letter(), at.set()), at.load());
+        } else if (amendment instanceof Amendment.Step step) {
+            steps.computeIfAbsent(step.letter(), letter -> new ArrayList<>()).add(step);
+        } else if (amendment instanceof Amendment.GoOn goOn) {
+            answered.add(goOn.set());
+        } else if (amendment instanceof Amendment.Checked looked) {
+            checked.add(looked.letter());
+        } else {
+            List<Prescription> changed = new ArrayList<>();
+            int from = 0;
+            while (from < day.size()) {
+                int to = from;
+                while (to < day.size()
+                        && day.get(to).letter().equals(day.get(from).letter())) {
+                    to++;
+                }
+                List<Prescription> slot = day.subList(from, to);
+                boolean meant = slot.get(0).letter().equals(amendment.letter());
+                changed.addAll(meant ? slot(slot, amendment) : slot);
+                from = to;
+            }
+            day = List.copyOf(changed);
+        }
+    }
+
+    private static List<Prescription> slot(List<Prescription> slot, Amendment amendment) {
+        if (amendment instanceof Amendment.Shorten shorten) {
+            return slot.stream().map(part -> upTo(part, shorten.sets())).toList();
+        }
+        if (amendment instanceof Amendment.Swap swap) {
+            return slot.stream().map(part -> part.with(swap.lift())).toList();
+        }
+        if (amendment instanceof Amendment.Another another) {
+            return another(slot, another.after());
+        }
+        return redosed(slot, (Amendment.Redose) amendment);
+    }
+
+    private static Prescription upTo(Prescription part, int sets) {
+        return part.withSets(Math.max(0, Math.min(part.sets(), sets - part.firstSet() + 1)));
+    }
+
+    private static List<Prescription> another(List<Prescription> slot, int after) {
+        List<Prescription> parts = new ArrayList<>();
+        int more = 0;
+        for (Prescription part : slot) {
+            Prescription moved = part.from(part.firstSet() + more, part.last());
+            if (more == 0 && (after <= part.lastSet() || part.last())) {
+                more = 1;
+                moved = moved.withSets(moved.sets() + 1);
+            }
+            parts.add(moved);
+        }
+        return parts;
+    }
+
+    private static List<Prescription> redosed(List<Prescription> slot, Amendment.Redose redose) {
+        List<Prescription> parts = new ArrayList<>();
+        for (Prescription part : slot) {
+            Prescription kept = upTo(part, redose.fromSet() - 1);
+            if (kept.sets() > 0) {
+                parts.add(kept.from(kept.firstSet(), false));
+            }
+        }
+        Prescription first = slot.get(0);
+        for (Prescription part : Prescription.of(first.letter(), first.lift(), redose.dose())) {
+            Prescription moved = part.from(part.firstSet() + redose.fromSet() - 1, part.last());
+            parts.add(first.lastTime()
+                    .map(load -> moved.after(load, first.earned()))
+                    .orElse(moved));
+        }
+        return parts;
+    }
+
+    /** What the day asks for now; a part that was cut stays, with no sets. */
+    public List<Prescription> day() {
+        return day;
+    }
+
+    /** The load decided on for a set. */
+    public Optional<Mass> load(TaskKey set) {
+        return Optional.ofNullable(loads.get(set));
+    }
+
+    /** The warm-ups added to a slot. */
+    public List<Amendment.Step> steps(String letter) {
+        return steps.getOrDefault(letter, List.of());
+    }
+
+    /** Whether what was asked about a set is answered. */
+    public boolean isAnswered(TaskKey set) {
+        return answered.contains(set);
+    }
+
+    /** Whether what has to be looked over before a slot's first set has been. */
+    public boolean isChecked(String letter) {
+        return checked.contains(letter);
+    }
+}

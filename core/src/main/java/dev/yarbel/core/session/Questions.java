@@ -1,0 +1,170 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import java.util.List;
+import java.util.Optional;
+
+/** Finds what the last set raised. All bounds are starting values of ours. */
+final class Questions {
+
+    /** A top this many half points off what was asked is asked about. */
+    private static final int HALVES_FAR_OFF = 3;
+    /** A warm-up with this many half repetitions more left than foreseen flew. */
+    private static final int HALVES_THAT_FLY = 2;
+
+    private final Resolver resolver;
+    private final FloorRules rules;
+    private final List<SlotPlan> slots;
+    private final List<Task> tasks;
+    private final Amended amended;
+
+    Questions(Resolver resolver, FloorRules rules, List<SlotPlan> slots, List<Task> tasks, Amended amended) {
+        this.resolver = resolver;
+        this.rules = rules;
+        this.slots = slots;
+        this.tasks = tasks;
+        this.amended = amended;
+    }
+
+    /** What the last of these sets raised, unless it was answered or nothing of its slot is left to decide. */
+    Optional<Question> after(List<DoneSet> done) {
+        if (done.isEmpty()) {
+            return Optional.empty();
+        }
+        DoneSet last = done.get(done.size() - 1);
+        if (amended.isAnswered(last.task())) {
+            return Optional.empty();
+        }
+        return slots.stream()
+                .filter(slot -> slot.prescription().letter().equals(last.task().letter()))
+                .filter(slot -> last.task().warmUp()
+                        ? slot.prescription().firstSet() == 1
+                        : slot.prescription().isAnsweredBy(last.task()))
+                .findFirst()
+                .flatMap(slot -> last.task().warmUp() ? afterWarmUp(slot, last) : afterWork(slot, last, done));
+    }
+
+    private Optional<Question> afterWarmUp(SlotPlan slot, DoneSet last) {
+        Part part = slot.prescription().part();
+        TaskKey top = TaskKey.work(slot.prescription().letter(), 1);
+        if (last.set().reps() > part.reps()) {
+            return Optional.empty();
+        }
+        if (part.basis() instanceof LoadBasis.AtSpeed at) {
+            return last.set()
+                    .details()
+                    .speed()
+                    .filter(speed -> speed.compareTo(at.speed()) <= 0)
+                    .map(slow -> new Question.WarmUpIsTop(last.task(), top));
+        }
+        if (!(part.basis() instanceof LoadBasis.AtRpe at)) {
+            return Optional.empty();
+        }
+        if (last.set().effort() instanceof Effort.Rated rated && rated.rpe().compareTo(at.least()) >= 0) {
+            return Optional.of(new Question.WarmUpIsTop(last.task(), top));
+        }
+        return isLastStep(last.task()) ? largerStep(slot, last, at) : Optional.empty();
+    }
+
+    private boolean isLastStep(TaskKey key) {
+        return tasks.stream().anyMatch(task -> task.key().equals(key) && task.last());
+    }
+
+    private Optional<Question> largerStep(SlotPlan slot, DoneSet last, LoadBasis.AtRpe at) {
+        LiftedSet set = last.set();
+        LiftNumbers numbers = resolver.numbers(set.lift());
+        int left = set.effort() instanceof Effort.Rated rated
+                ? rated.rpe().halvesLeft()
+                : set.effort() instanceof Effort.MoreThanFourLeft ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1 : 0;
+        boolean flew = PredictedEffort.of(set.reps(), set.load(), numbers)
+                .filter(foreseen -> foreseen instanceof PredictedEffort.About about
+                        && left >= about.rpe().halvesLeft() + HALVES_THAT_FLY)
+                .isPresent();
+        Optional<Mass> planned = slot.now().load();
+        if (!flew || planned.isEmpty() || rules.held().contains(set.lift())) {
+            return Optional.empty();
+        }
+        Mass speaksFor = numbers.curve()
+                .load(
+                        numbers.curve().max(set.load(), new RepsInAll(2 * set.reps() + left)),
+                        slot.prescription().part().reps(),
+                        at.rpe());
+        Mass bounded = Mass.min(speaksFor, planned.get().times(NextLoad.UP));
+        return resolver.kit(set.lift())
+                .map(loads -> loads.round(bounded, Rounding.DOWN))
+                .filter(load -> load.isGreaterThan(planned.get()))
+                .map(load -> new Question.LargerStep(
+                        last.task(), TaskKey.work(slot.prescription().letter(), 1), load));
+    }
+
+    private Optional<Question> afterWork(SlotPlan slot, DoneSet last, List<DoneSet> done) {
+        Part part = slot.prescription().part();
+        if (part.work() instanceof Work.ToLimit) {
+            return collapsed(slot, last, done);
+        }
+        boolean lastOfPart = last.task().number() >= slot.prescription().lastSet();
+        if (!(part.basis() instanceof LoadBasis.AtRpe at) || !lastOfPart || !isATop(slot)) {
+            return Optional.empty();
+        }
+        int halves = Stations.halvesOver(last.set(), at);
+        boolean held = rules.held().contains(last.set().lift());
+        if (Math.abs(halves) < HALVES_FAR_OFF || held && halves < 0) {
+            return Optional.empty();
+        }
+        Optional<Mass> another = NextLoad.after(
+                        last.set(),
+                        part.reps(),
+                        at.rpe(),
+                        resolver.numbers(last.set().lift()).curve(),
+                        NextLoad.UP)
+                .flatMap(load -> resolver.kit(last.set().lift()).map(loads -> loads.round(load, resolver.rounding())));
+        return Optional.of(
+                new Question.TopOffTarget(last.task(), halves, !last.set().made(), another));
+    }
+
+    /** Whether a set stands alone, or others of the day hang on it. */
+    private boolean isATop(SlotPlan slot) {
+        Prescription prescription = slot.prescription();
+        return prescription.part().isTop()
+                && (prescription.part().sets() == 1
+                        || slots.stream()
+                                .anyMatch(other -> other.prescription().lift().equals(prescription.lift())
+                                        && other.prescription().part().basis().hangsOnTop()));
+    }
+
+    private Optional<Question> collapsed(SlotPlan slot, DoneSet last, List<DoneSet> done) {
+        LiftNumbers numbers = resolver.numbers(last.set().lift());
+        Optional<Mass> today = done.stream()
+                .map(DoneSet::set)
+                .filter(set -> set != last.set() && set.lift().equals(last.set().lift()))
+                .flatMap(set ->
+                        set.repsThatEstimate().map(reps -> numbers.curve().max(set.load(), reps)).stream())
+                .max(Mass::compareTo);
+        return today.or(numbers::estimate)
+                .map(max -> expected(max, last.set().load(), numbers))
+                .filter(expected -> expected >= 4 && 2 * last.set().reps() <= expected)
+                .map(expected ->
+                        new Question.Collapsed(last.task(), expected, last.set().reps()));
+    }
+
+    /** The repetitions to be expected of a set to the limit. */
+    private static int expected(Mass max, Mass load, LiftNumbers numbers) {
+        int reps = 0;
+        while (reps < 30
+                && !max.times(numbers.curve().share(RepsInAll.toTheLimit(reps + 1)))
+                        .isLessThan(load)) {
+            reps++;
+        }
+        return reps;
+    }
+}

@@ -1,0 +1,216 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.ramp.Ramp;
+import dev.yarbel.core.ramp.RampStep;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.SessionPlan.Because;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Lays out the sets of a day and follows the bars through it, set by set: what is on each when the next set comes. */
+final class Stations {
+
+    /** Climbing sets begin this far below where they are expected to end, and go up by this much; starting values of ours. */
+    private static final Percent FIRST_OF_A_CLIMB = Percent.of(85);
+
+    private static final Percent CLIMBS_BY = Percent.of(5);
+    private static final int MOST_CLIMBS = 12;
+    /** A set asked for by its rating moves the next one when it rated this many half points off. */
+    private static final int HALVES_THAT_MOVE = 2;
+
+    private final Resolver resolver;
+    private final FloorRules rules;
+    private final Amended amended;
+    private final List<DoneSet> done;
+    private final Map<TaskKey, LiftedSet> lifted = new HashMap<>();
+    private final List<Task> tasks = new ArrayList<>();
+    private PlateStack onTheBar = PlateStack.EMPTY;
+
+    Stations(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
+        this.resolver = resolver;
+        this.rules = rules;
+        this.amended = amended;
+        this.done = done;
+        done.forEach(d -> lifted.put(d.task(), d.set()));
+    }
+
+    /** All sets laid out so far, slot by slot. */
+    List<Task> tasks() {
+        return tasks;
+    }
+
+    void add(SlotPlan slot) {
+        Prescription prescription = slot.prescription();
+        Lift lift = prescription.lift();
+        if (tasks.isEmpty() || !tasks.get(tasks.size() - 1).lift().equals(lift)) {
+            onTheBar = PlateStack.EMPTY;
+        }
+        if (prescription.firstSet() == 1 && prescription.sets() > 0) {
+            addWarmUps(prescription, slot.ramp());
+        }
+        int end = end(prescription);
+        for (int number = prescription.firstSet(); number <= end; number++) {
+            TaskKey key = TaskKey.work(prescription.letter(), number);
+            Because because = because(prescription, key, slot.now());
+            add(key, prescription, loading(slot, key, because), because, number == end);
+        }
+    }
+
+    private void addWarmUps(Prescription prescription, Optional<Ramp> ramp) {
+        List<RampStep> steps = new ArrayList<>(ramp.map(Ramp::steps).orElse(List.of()));
+        for (Amendment.Step more : amended.steps(prescription.letter())) {
+            loading(prescription.lift(), more.load(), resolver.rounding(), onTheBar)
+                    .ifPresent(loading -> steps.add(new RampStep(loading, more.reps())));
+        }
+        steps.sort(Comparator.comparing(RampStep::load));
+        for (int i = 0; i < steps.size(); i++) {
+            RampStep step = steps.get(i);
+            TaskKey key = TaskKey.warmUp(prescription.letter(), i + 1);
+            add(key, prescription, Optional.of(step.loading()), step.reps(), Because.ASKED, i == steps.size() - 1);
+        }
+    }
+
+    /** The number of the last set: as asked, as the day has it so far, and as many as were really done. */
+    private int end(Prescription prescription) {
+        int first = prescription.firstSet();
+        int asked = first + prescription.sets() - 1;
+        List<DoneSet> ofPart =
+                done.stream().filter(d -> prescription.isAnsweredBy(d.task())).toList();
+        int last = ofPart.stream().mapToInt(d -> d.task().number()).max().orElse(first - 1);
+        if (prescription.part().work() instanceof Work.Climb climb && !ofPart.isEmpty() && prescription.sets() > 0) {
+            boolean there = reached(ofPart.get(ofPart.size() - 1).set(), climb.until());
+            asked = there || last - first + 1 >= MOST_CLIMBS ? last : last + 1;
+        }
+        if (prescription.part().work() instanceof Work.Density
+                && ofPart.stream().anyMatch(d -> !d.set().made())) {
+            asked = last;
+        }
+        return prescription.last() ? Math.max(asked, last) : asked;
+    }
+
+    private static boolean reached(LiftedSet set, Rpe until) {
+        return !set.made()
+                || set.effort() instanceof Effort.Rated rated && rated.rpe().compareTo(until) >= 0;
+    }
+
+    private Because because(Prescription prescription, TaskKey key, ResolvedLoad load) {
+        if (amended.load(key).isPresent()) {
+            return Because.DECIDED;
+        }
+        return load instanceof ResolvedLoad.Known && fromLast(prescription, key).isPresent()
+                ? Because.LAST_SET
+                : Because.ASKED;
+    }
+
+    private Optional<Loading> loading(SlotPlan slot, TaskKey key, Because because) {
+        Prescription prescription = slot.prescription();
+        Lift lift = prescription.lift();
+        if (because == Because.DECIDED) {
+            return loading(lift, amended.load(key).orElseThrow(), resolver.rounding(), onTheBar);
+        }
+        if (!(slot.now() instanceof ResolvedLoad.Known known)) {
+            return Optional.empty();
+        }
+        int set = key.number() - prescription.firstSet() + 1;
+        if (because == Because.LAST_SET) {
+            return loading(lift, fromLast(prescription, key).orElseThrow(), resolver.rounding(), onTheBar);
+        }
+        if (prescription.part().work() instanceof Work.Climb) {
+            Percent share = FIRST_OF_A_CLIMB.plus(CLIMBS_BY.times(Percent.of(100L * (set - 1))));
+            Percent most = share.isGreaterThan(Percent.HUNDRED) ? Percent.HUNDRED : share;
+            return loading(lift, known.fit().load().times(most), resolver.rounding(), onTheBar);
+        }
+        return set == 1
+                        && slot.ramp().isPresent()
+                        && amended.steps(prescription.letter()).isEmpty()
+                ? slot.ramp().map(Ramp::top)
+                : loading(lift, known.load(set), resolver.rounding(), onTheBar);
+    }
+
+    /** The load that the set before this one speaks for, where it moves this one; a lift that is held goes no higher. */
+    private Optional<Mass> fromLast(Prescription prescription, TaskKey key) {
+        Optional<Mass> next = spokenFor(prescription, key);
+        return rules.held().contains(prescription.lift())
+                ? next.map(load -> Mass.min(
+                        load,
+                        lifted.get(TaskKey.work(key.letter(), key.number() - 1)).load()))
+                : next;
+    }
+
+    private Optional<Mass> spokenFor(Prescription prescription, TaskKey key) {
+        TaskKey before = TaskKey.work(key.letter(), Math.max(1, key.number() - 1));
+        LiftedSet last = lifted.get(before);
+        if (last == null
+                || key.number() == prescription.firstSet()
+                || lifted.containsKey(key)
+                || !last.lift().equals(prescription.lift())) {
+            return Optional.empty();
+        }
+        LiftNumbers numbers = resolver.numbers(prescription.lift());
+        if (prescription.part().work() instanceof Work.Climb climb) {
+            return NextLoad.after(last, climb.reps(), climb.until(), numbers.curve(), NextLoad.CLIMB)
+                    .map(next -> Mass.max(next, stepUp(prescription.lift(), last.load())));
+        }
+        if (prescription.part().basis() instanceof LoadBasis.AtRpe at
+                && Math.abs(halvesOver(last, at)) >= HALVES_THAT_MOVE) {
+            return NextLoad.after(last, prescription.part().reps(), at.rpe(), numbers.curve(), NextLoad.UP);
+        }
+        return Optional.empty();
+    }
+
+    private Mass stepUp(Lift lift, Mass load) {
+        return resolver.kit(lift).map(loads -> load.plus(loads.stepAt(load))).orElse(load);
+    }
+
+    /** How much harder than asked a set rated, in half points; below zero: easier. A miss is two points over. */
+    static int halvesOver(LiftedSet set, LoadBasis.AtRpe asked) {
+        if (!set.made()) {
+            return 4;
+        }
+        int left = set.effort() instanceof Effort.Rated rated
+                ? rated.rpe().halvesLeft()
+                : set.effort() instanceof Effort.MoreThanFourLeft
+                        ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1
+                        : asked.rpe().halvesLeft();
+        if (left < asked.rpe().halvesLeft()) {
+            return asked.rpe().halvesLeft() - left;
+        }
+        return Math.min(0, asked.least().halvesLeft() - left);
+    }
+
+    private void add(TaskKey key, Prescription asked, Optional<Loading> loading, Because because, boolean last) {
+        add(key, asked, loading, asked.part().reps(), because, last);
+    }
+
+    private void add(
+            TaskKey key, Prescription asked, Optional<Loading> loading, int reps, Because because, boolean last) {
+        tasks.add(new Task(key, asked, onTheBar, loading, reps, because, last));
+        PlateStack asPlanned = loading.map(Loading::stack).orElse(onTheBar);
+        onTheBar = Optional.ofNullable(lifted.get(key))
+                .flatMap(set -> loading(asked.lift(), set.load(), Rounding.NEAREST, asPlanned))
+                .map(Loading::stack)
+                .orElse(asPlanned);
+    }
+
+    private Optional<Loading> loading(Lift lift, Mass load, Rounding rounding, PlateStack before) {
+        Optional<Loads> kit = resolver.kit(lift);
+        return kit.map(loads -> loads.fit(load, rounding, before).loading());
+    }
+}
