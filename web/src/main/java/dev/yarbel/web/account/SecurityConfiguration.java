@@ -54,29 +54,44 @@ class SecurityConfiguration {
                 .build();
     }
 
+    /** Devices bear a key of their own and have no session; what they send is judged where it comes in. */
     @Bean
     @Order(2)
+    SecurityFilterChain devices(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/api/sensor/**")
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .requestCache(cache -> cache.disable())
+                .build();
+    }
+
+    @Bean
+    @Order(3)
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/sign-in", "/first-run", "/join/*", "/error")
-                                .permitAll()
-                                .requestMatchers("/club/**")
-                                .hasRole("HEAD_COACH")
-                                .requestMatchers("/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**")
-                                .hasRole("COACH")
-                                .requestMatchers(
-                                        HttpMethod.POST,
-                                        "/lifters/*/book/**",
-                                        "/lifters/*/invite",
-                                        "/lifters/*/archive",
-                                        "/lifters/*/bring-back",
-                                        "/lifters/*/hand-over",
-                                        "/lifters/*/profile/aches/*/clear",
-                                        "/lifters/*/profile/health/clear",
-                                        "/lifters/*/gyms/**")
-                                .hasRole("COACH")
-                                .anyRequest()
-                                .authenticated())
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/sign-in", "/first-run", "/join/*", "/error")
+                        .permitAll()
+                        .requestMatchers("/club/**")
+                        .hasRole("HEAD_COACH")
+                        .requestMatchers(
+                                "/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**", "/live/**")
+                        .hasRole("COACH")
+                        .requestMatchers("/lifters/*/floor/review/**", "/lifters/*/floor/side")
+                        .hasRole("COACH")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/lifters/*/book/**",
+                                "/lifters/*/invite",
+                                "/lifters/*/archive",
+                                "/lifters/*/bring-back",
+                                "/lifters/*/hand-over",
+                                "/lifters/*/profile/aches/*/clear",
+                                "/lifters/*/profile/health/clear",
+                                "/lifters/*/gyms/**")
+                        .hasRole("COACH")
+                        .anyRequest()
+                        .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", true))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint()))

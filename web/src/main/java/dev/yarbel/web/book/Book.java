@@ -11,23 +11,19 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
-import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.OwnLifts;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,30 +37,24 @@ public class Book implements OwnLifts {
 
     private final LiftNumbersRepository numbers;
     private final TrainingSessionRepository sessions;
-    private final LoggedSetRepository sets;
     private final RecordedMaxRepository maxes;
     private final OwnVariationRepository variations;
     private final Ledger ledger;
-    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final MaxEstimator estimator = new SmoothedMaxEstimator();
 
     Book(
             LiftNumbersRepository numbers,
             TrainingSessionRepository sessions,
-            LoggedSetRepository sets,
             RecordedMaxRepository maxes,
             OwnVariationRepository variations,
             Ledger ledger,
-            ApplicationEventPublisher events,
             Clock clock) {
         this.numbers = numbers;
         this.sessions = sessions;
-        this.sets = sets;
         this.maxes = maxes;
         this.variations = variations;
         this.ledger = ledger;
-        this.events = events;
         this.clock = clock;
     }
 
@@ -164,8 +154,17 @@ public class Book implements OwnLifts {
         Map<Long, List<LogRow>> bySession =
                 rows.stream().collect(Collectors.groupingBy(LogRow::session, LinkedHashMap::new, Collectors.toList()));
         return bySession.values().stream()
-                .map(session -> session.get(0)
-                        .log(session.stream().flatMap(row -> row.set().stream()).toList()))
+                .map(session -> {
+                    List<LogRow> lifted = session.stream()
+                            .filter(row -> row.set().isPresent())
+                            .toList();
+                    return session.get(0)
+                            .log(
+                                    lifted.stream()
+                                            .map(row -> row.set().orElseThrow())
+                                            .toList(),
+                                    lifted.stream().map(LogRow::loggedAt).toList());
+                })
                 .toList();
     }
 
@@ -218,100 +217,5 @@ public class Book implements OwnLifts {
         MassUnit unit = lifter.unit();
         ledger.write(coach, lifter, kind, List.of(lift.key()), why, expected.format(unit, 2), after.format(unit, 2));
         return true;
-    }
-
-    /**
-     * Logs a set. The session begins with its first set.
-     *
-     * <p>The same set sent twice, by a double tap or after a line that broke, is kept once; sent again by the same token
-     * with other figures it is a correction.
-     *
-     * @param token made by whoever sends the set
-     * @throws SetTakenException when this set of the day was logged before by another token, with other figures
-     */
-    public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done)
-            throws SetTakenException {
-        log(person, lifter, day, date, token, done, "");
-    }
-
-    /**
-     * Logs a set as above.
-     *
-     * @param planned what the plan asks for now, a line a slot; what stood there when the session began stays with it
-     */
-    public void log(
-            Person person, LifterCard lifter, PlannedDay day, LocalDate date, UUID token, DoneSet done, String planned)
-            throws SetTakenException {
-        TrainingSession session = session(lifter, day, date, planned);
-        Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
-                lifter.clubId(), session.id(), done.task().toString());
-        if (before.isEmpty()) {
-            sets.save(new LoggedSet(lifter.clubId(), session.id(), token, done, clock.instant()));
-        } else if (before.get().token().equals(token)) {
-            rewrite(person, lifter, before.get(), done);
-        } else if (!before.get().done().equals(done)) {
-            throw new SetTakenException();
-        }
-    }
-
-    private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date, String planned) {
-        Instant now = clock.instant();
-        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), now, planned);
-        return sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
-                .orElseThrow();
-    }
-
-    /** Corrects a set that was logged; what it said before stays in the ledger. */
-    public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
-        LoggedSet set = sessions.findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
-                        lifter.clubId(), lifter.id(), day.day(), day.week())
-                .flatMap(session -> sets.findByClubIdAndSessionIdAndTask(
-                        lifter.clubId(), session.id(), done.task().toString()))
-                .orElseThrow(NotFoundException::new);
-        rewrite(person, lifter, set, done);
-    }
-
-    private void rewrite(Person person, LifterCard lifter, LoggedSet set, DoneSet done) {
-        DoneSet before = set.done();
-        if (!before.equals(done)) {
-            set.set(done.set());
-            ledger.write(
-                    person,
-                    lifter,
-                    ChangeKind.SET_CORRECTED,
-                    List.of(done.set().lift().key(), done.task().toString()),
-                    Optional.empty(),
-                    WrittenSet.of(before, lifter.unit()).toString(),
-                    WrittenSet.of(done, lifter.unit()).toString());
-        }
-    }
-
-    /**
-     * Writes down a session that was lifted and finished before.
-     *
-     * @param heard whether those who wait for finished sessions hear of it
-     */
-    public void addHistory(
-            LifterCard lifter, PlannedDay day, LocalDate date, Instant at, List<DoneSet> lifted, boolean heard) {
-        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at, "");
-        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
-                .orElseThrow();
-        for (DoneSet done : lifted) {
-            sets.save(new LoggedSet(lifter.clubId(), session.id(), UUID.randomUUID(), done, at));
-        }
-        session.finish(at, null);
-        if (heard) {
-            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
-        }
-    }
-
-    /** Finishes a session, once; those who wait for it hear of it after it is kept. */
-    public void finish(LifterCard lifter, PlannedDay day, Optional<String> pain) {
-        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
-                .orElseThrow(NotFoundException::new);
-        if (session.finishedAt() == null) {
-            session.finish(clock.instant(), pain.orElse(null));
-            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
-        }
     }
 }

@@ -4,6 +4,7 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import java.time.Instant;
@@ -23,19 +24,29 @@ record LogRow(
         Instant finishedAt,
         String pain,
         String planned,
+        SessionRatings ratings,
         String task,
         Lift lift,
         Mass load,
         Integer reps,
-        String effort) {
+        String effort,
+        Instant loggedAt,
+        DetailColumns details) {
 
     Optional<DoneSet> set() {
         return task == null
                 ? Optional.empty()
-                : Optional.of(new DoneSet(TaskKey.parse(task), new LiftedSet(lift, load, reps, Effort.parse(effort))));
+                : Optional.of(new DoneSet(
+                        TaskKey.parse(task),
+                        new LiftedSet(
+                                lift,
+                                load,
+                                reps,
+                                Effort.parse(effort),
+                                details == null ? SetDetails.NONE : details.details())));
     }
 
-    SessionLog log(List<DoneSet> sets) {
+    SessionLog log(List<DoneSet> sets, List<Instant> times) {
         return new SessionLog(
                 session,
                 heldOn,
@@ -43,6 +54,8 @@ record LogRow(
                 finishedAt != null,
                 Optional.ofNullable(pain),
                 Optional.ofNullable(planned).filter(text -> !text.isEmpty()),
-                sets);
+                ratings == null ? new SessionRatings() : ratings,
+                sets,
+                times);
     }
 }

@@ -1,11 +1,16 @@
 package dev.yarbel.web.book;
 
+import java.time.Instant;
 import java.util.Optional;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface LoggedSetRepository extends Repository<LoggedSet, Long> {
 
     Optional<LoggedSet> findByClubIdAndSessionIdAndTask(long clubId, long sessionId, String task);
+
+    @Query("select max(l.loggedAt) from LoggedSet l where l.clubId = :clubId and l.sessionId = :sessionId")
+    Instant lastLogged(long clubId, long sessionId);
 
     LoggedSet save(LoggedSet set);
 }

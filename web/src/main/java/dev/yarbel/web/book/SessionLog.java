@@ -2,6 +2,7 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.DoneSet;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param sets in the order they were lifted
  * @param asked what the plan asked for when its first set was logged, a line a slot
  * @param pain what the lifter noted, if anything hurt
+ * @param times when each of the sets was lifted
  */
 public record SessionLog(
         long id,
@@ -20,10 +22,13 @@ public record SessionLog(
         boolean finished,
         Optional<String> pain,
         Optional<String> asked,
-        List<DoneSet> sets) {
+        SessionRatings ratings,
+        List<DoneSet> sets,
+        List<Instant> times) {
 
     public SessionLog {
         sets = List.copyOf(sets);
+        times = List.copyOf(times);
     }
 
     /** The sets alone, as estimates need them. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -24,10 +25,20 @@ class TrainingSession {
     private String pain;
     private String planned;
 
+    @Embedded
+    private SessionRatings ratings;
+
     protected TrainingSession() {}
 
     long id() {
         return id;
+    }
+
+    SessionRatings ratings() {
+        if (ratings == null) {
+            ratings = new SessionRatings();
+        }
+        return ratings;
     }
 
     Instant finishedAt() {

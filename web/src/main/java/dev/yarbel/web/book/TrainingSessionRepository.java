@@ -16,7 +16,8 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     /** Sessions with their sets, one row a set, in the order they were lifted; a session without sets has one row. */
     @Query("""
             select new dev.yarbel.web.book.LogRow(
-                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, s.planned, l.task, l.lift, l.load, l.reps, l.effort)
+                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, s.planned, s.ratings,
+                l.task, l.lift, l.load, l.reps, l.effort, l.loggedAt, l.details)
             from TrainingSession s left join LoggedSet l on l.sessionId = s.id and l.clubId = s.clubId
             where s.clubId = :clubId and s.lifterId = :lifterId and s.heldOn >= :since
             order by s.heldOn, s.id, l.id""")
@@ -24,6 +25,9 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
 
     Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
             long clubId, long lifterId, long planDay, int planWeek);
+
+    @Query("select distinct s.lifterId from TrainingSession s where s.clubId = :clubId and s.startedAt >= :since")
+    List<Long> begunSince(long clubId, Instant since);
 
     /** Begins a session unless it has begun, whoever comes first. */
     @Modifying

@@ -18,6 +18,8 @@ public enum ChangeKind {
     CURVE(true),
     /** A logged set was corrected. */
     SET_CORRECTED(true),
+    /** A logged set was another one of the day than it was logged as. */
+    SET_RETASKED(true),
     /** A max was set down, or struck and brought back. */
     MAX(true),
     /** A working max was set without a slip. */

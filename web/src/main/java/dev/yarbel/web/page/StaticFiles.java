@@ -24,7 +24,9 @@ import org.springframework.web.util.pattern.PathPatternParser;
 public class StaticFiles extends OncePerRequestFilter {
 
     /** Where they lie. */
-    public static final String[] PATHS = {"/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg"};
+    public static final String[] PATHS = {
+        "/css/**", "/js/**", "/fonts/**", "/img/**", "/webjars/**", "/favicon.svg", "/sw.js"
+    };
 
     /** How the session filter marks a request that it has seen; one that bears the mark it leaves alone. */
     private static final String SESSION_SEEN = SessionRepositoryFilter.class.getName() + ".FILTERED";

@@ -12,6 +12,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -32,6 +33,7 @@ class AcheEntity {
 
     private String words;
     private LocalDate since;
+    private Integer weight;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> lifts;
@@ -47,6 +49,7 @@ class AcheEntity {
         this.place = ache.place();
         this.words = ache.words();
         this.since = ache.since();
+        this.weight = ache.weight().orElse(null);
         this.lifts = ache.lifts().stream().map(Lift::key).sorted().toList();
     }
 
@@ -59,7 +62,12 @@ class AcheEntity {
     }
 
     public Ache ache() {
-        return new Ache(place, words, since, lifts.stream().map(Lift::new).collect(Collectors.toSet()));
+        return new Ache(
+                place,
+                words,
+                since,
+                Optional.ofNullable(weight),
+                lifts.stream().map(Lift::new).collect(Collectors.toSet()));
     }
 
     public String clearedBy() {

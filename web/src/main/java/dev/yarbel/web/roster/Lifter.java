@@ -60,6 +60,13 @@ class Lifter {
     String weightClass;
     Integer days;
     Integer minutes;
+
+    @Enumerated(EnumType.STRING)
+    WarmUpStyle warmUps;
+
+    @Enumerated(EnumType.STRING)
+    AskedBefore beforeSession;
+
     String job;
 
     @Enumerated(EnumType.STRING)
@@ -170,6 +177,8 @@ class Lifter {
                 Optional.ofNullable(minutes),
                 Optional.ofNullable(days),
                 dieting == Dieting.HARD,
+                warmUps == WarmUpStyle.EVEN,
+                beforeSession == AskedBefore.YES,
                 archivedAt != null);
     }
 }

@@ -27,6 +27,8 @@ import java.util.Optional;
  * @param bodyMass what they last weighed; unknown in a list of lifters
  * @param minutes they have for a session
  * @param daysAWeek they can train
+ * @param evenWarmUps their warm-ups add the same plates each time
+ * @param askedBefore they are asked how they are before a session
  */
 public record LifterCard(
         long id,
@@ -46,6 +48,8 @@ public record LifterCard(
         Optional<Integer> minutes,
         Optional<Integer> daysAWeek,
         boolean dietsHard,
+        boolean evenWarmUps,
+        boolean askedBefore,
         boolean archived) {
 
     public LifterCard {

@@ -50,6 +50,12 @@ enum ProfileField {
             (l, t) -> l.sleep = Reading.decimal(t, 2, 14)),
     DIETING(false, Dieting.class, l -> l.dieting, (l, t) -> l.dieting = Reading.choice(Dieting.class, t)),
     STRESS(false, Stress.class, l -> l.stress, (l, t) -> l.stress = Reading.choice(Stress.class, t)),
+    WARM_UPS(true, WarmUpStyle.class, l -> l.warmUps, (l, t) -> l.warmUps = Reading.choice(WarmUpStyle.class, t)),
+    BEFORE_SESSION(
+            true,
+            AskedBefore.class,
+            l -> l.beforeSession,
+            (l, t) -> l.beforeSession = Reading.choice(AskedBefore.class, t)),
     NOVICE_SINCE(true, l -> l.noviceSince, (l, t) -> l.noviceSince = Reading.day(t));
 
     /** What a block cannot be drawn up without; these are never blank. */
@@ -149,6 +155,8 @@ enum ProfileField {
             case SLEEP -> lifter.sleep = null;
             case DIETING -> lifter.dieting = null;
             case STRESS -> lifter.stress = null;
+            case WARM_UPS -> lifter.warmUps = null;
+            case BEFORE_SESSION -> lifter.beforeSession = null;
             case NOVICE_SINCE -> lifter.noviceSince = null;
             default -> throw new IllegalStateException(this + " is never blank");
         }

@@ -110,6 +110,8 @@ record ProfileView(
                         ProfileField.MINUTES,
                         ProfileField.ROUNDING,
                         ProfileField.SHARE,
+                        ProfileField.WARM_UPS,
+                        ProfileField.BEFORE_SESSION,
                         ProfileField.NOVICE_SINCE));
         List<ProfileField> slows = new ArrayList<>(
                 List.of(ProfileField.SLEEP, ProfileField.DIETING, ProfileField.STRESS, ProfileField.JOB));

@@ -185,9 +185,30 @@ public class Profiles {
         LocalDate since = typed.read("since", text -> Reading.pastDay(text, today(person)));
         Set<Lift> lifts =
                 typed.readIfAny("lifts", text -> lifts(lifter.clubId(), text)).orElse(Set.of());
-        Ache ache = new Ache(place, said, since, lifts);
-        aches.save(new AcheEntity(lifter.clubId(), id, ache));
-        write(person, id, ChangeKind.ACHE, List.of(place.name()), "", said.isEmpty() ? place.name() : said);
+        Optional<Integer> weight = typed.readIfAny("weight", text -> Reading.number(text, 1, 10));
+        keepAche(person, lifter, new Ache(place, said, since, weight, lifts));
+    }
+
+    /** Keeps an ache that came up today, on the floor: its place and how much it weighs. */
+    public void acheToday(Person person, long id, Typed typed) {
+        LifterCard lifter = roster.lifter(person, id);
+        Tissue place = typed.read("place", text -> Reading.choice(Tissue.class, text));
+        int weight = typed.read("weight", text -> Reading.number(text, 1, 10));
+        String said = typed.readIfAny("words", text -> Reading.words(text, LONGEST_WORDS))
+                .orElse("");
+        keepAche(person, lifter, new Ache(place, said, today(person), Optional.of(weight), Set.of()));
+    }
+
+    private void keepAche(Person person, LifterCard lifter, Ache ache) {
+        aches.save(new AcheEntity(lifter.clubId(), lifter.id(), ache));
+        String place = ache.place().name();
+        write(
+                person,
+                lifter.id(),
+                ChangeKind.ACHE,
+                List.of(place),
+                "",
+                ache.words().isEmpty() ? place : ache.words());
     }
 
     /** Lifts as they are called, with commas between. */

@@ -1,0 +1,112 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.Worn;
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** What more is known of a set, as its table keeps it. */
+@Embeddable
+class DetailColumns {
+
+    private int helped;
+
+    @Enumerated(EnumType.STRING)
+    private SetDetails.MissedBy missedBy;
+
+    private Integer speed;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> worn;
+
+    @Enumerated(EnumType.STRING)
+    private SetDetails.Video video;
+
+    private String partner;
+    private String coachRating;
+
+    @Enumerated(EnumType.STRING)
+    private CoachSeen.Form coachForm;
+
+    @Column(columnDefinition = "text")
+    @Enumerated(EnumType.STRING)
+    private CoachSeen.WeakLink coachLink;
+
+    private String coachNote;
+    private String note;
+    private Integer seconds;
+    private Length distance;
+    private boolean modified;
+
+    protected DetailColumns() {}
+
+    DetailColumns(SetDetails details) {
+        helped = details.helped();
+        missedBy = details.missedBy().orElse(null);
+        speed = details.speed().map(BarSpeed::millimetres).orElse(null);
+        worn = details.worn().map(kit -> kit.stream().map(Worn::name).toList()).orElse(null);
+        video = details.video().orElse(null);
+        partner = details.partner().map(Rpe::toString).orElse(null);
+        coachRating = details.coach().rating().map(Rpe::toString).orElse(null);
+        coachForm = details.coach().form().orElse(null);
+        coachLink = details.coach().link().orElse(null);
+        coachNote = details.coach().note().orElse(null);
+        note = details.note().orElse(null);
+        seconds = details.time().map(time -> (int) time.toSeconds()).orElse(null);
+        distance = details.distance().orElse(null);
+        modified = details.modified();
+    }
+
+    SetDetails details() {
+        if (isPlain()) {
+            return SetDetails.NONE;
+        }
+        return new SetDetails(
+                helped,
+                Optional.ofNullable(missedBy),
+                Optional.ofNullable(speed).map(BarSpeed::new),
+                Optional.ofNullable(worn)
+                        .map(kit -> kit.stream().map(Worn::valueOf).collect(Collectors.toSet())),
+                Optional.ofNullable(video),
+                Optional.ofNullable(partner).map(Rpe::parse),
+                new CoachSeen(
+                        Optional.ofNullable(coachRating).map(Rpe::parse),
+                        Optional.ofNullable(coachForm),
+                        Optional.ofNullable(coachLink),
+                        Optional.ofNullable(coachNote)),
+                Optional.ofNullable(note),
+                Optional.ofNullable(seconds).map(Duration::ofSeconds),
+                Optional.ofNullable(distance),
+                modified);
+    }
+
+    /** Most sets have nothing more to say, and a long log is read often. */
+    private boolean isPlain() {
+        return helped == 0
+                && missedBy == null
+                && speed == null
+                && worn == null
+                && video == null
+                && partner == null
+                && coachRating == null
+                && coachForm == null
+                && coachLink == null
+                && coachNote == null
+                && note == null
+                && seconds == null
+                && distance == null
+                && !modified;
+    }
+}

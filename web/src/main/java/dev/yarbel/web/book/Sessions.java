@@ -1,0 +1,274 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.Amendment;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Writes down sessions as they are lifted: sets, what was changed of the day on the floor, and what was said of them.
+ * Whoever calls has asked the roster for the lifter.
+ */
+@Service
+@Transactional
+public class Sessions {
+
+    private final TrainingSessionRepository sessions;
+    private final LoggedSetRepository sets;
+    private final AmendmentRepository amendments;
+    private final Ledger ledger;
+    private final Moved moved;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    Sessions(
+            TrainingSessionRepository sessions,
+            LoggedSetRepository sets,
+            AmendmentRepository amendments,
+            Ledger ledger,
+            Moved moved,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.sessions = sessions;
+        this.sets = sets;
+        this.amendments = amendments;
+        this.ledger = ledger;
+        this.moved = moved;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /**
+     * Logs a set. The session begins with its first set.
+     *
+     * <p>The same set sent twice, by a double tap or after a line that broke, is kept once; sent again by the same token
+     * with other figures it is a correction.
+     *
+     * @param planned what the plan asks for now, a line a slot; what stood there when the session began stays with it
+     * @throws SetTakenException when this set of the day was logged before by another token, with other figures
+     */
+    public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, SentSet sent, String planned)
+            throws SetTakenException {
+        TrainingSession session = session(lifter, day, date, planned);
+        DoneSet done = sent.done();
+        Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
+                lifter.clubId(), session.id(), done.task().toString());
+        if (before.isEmpty()) {
+            sets.save(new LoggedSet(lifter.clubId(), session.id(), sent.token(), done, sent.at(), clock.instant()));
+            moved.tell(lifter.clubId(), lifter.id());
+        } else if (before.get().token().equals(sent.token())) {
+            rewrite(person, lifter, before.get(), done);
+        } else if (!before.get().done().equals(done)) {
+            throw new SetTakenException(before.get().done());
+        }
+    }
+
+    private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date, String planned) {
+        Instant now = clock.instant();
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), now, planned);
+        return sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow();
+    }
+
+    private TrainingSession begun(LifterCard lifter, PlannedDay day) {
+        return sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow(NotFoundException::new);
+    }
+
+    /**
+     * How far a session is.
+     *
+     * @param lastSet when its last set was lifted
+     */
+    public record State(boolean finished, Optional<Instant> lastSet) {}
+
+    /** How far the session of a day is; empty when it has not begun. */
+    @Transactional(readOnly = true)
+    public Optional<State> state(long clubId, long lifterId, PlannedDay day) {
+        return sessions.findByClubIdAndLifterIdAndPlanDayAndPlanWeek(clubId, lifterId, day.day(), day.week())
+                .map(session -> new State(
+                        session.finishedAt() != null, Optional.ofNullable(sets.lastLogged(clubId, session.id()))));
+    }
+
+    /** The changes made on the floor to a day, which stand, in the order they were made. */
+    @Transactional(readOnly = true)
+    public List<FloorChange> changes(LifterCard lifter, SessionLog session) {
+        return amendments.standing(lifter.clubId(), session.id()).stream()
+                .map(AmendmentEntity::change)
+                .toList();
+    }
+
+    /** The lifters of a club who began a session since then and have not finished it, or only lately. */
+    @Transactional(readOnly = true)
+    public Set<Long> begunSince(long clubId, Instant since) {
+        return Set.copyOf(sessions.begunSince(clubId, since));
+    }
+
+    /** Lays a change over what a day asks for; the same one sent twice is kept once. */
+    public void amend(
+            Person person,
+            LifterCard lifter,
+            PlannedDay day,
+            LocalDate date,
+            UUID token,
+            Amendment amendment,
+            Optional<String> reason,
+            String planned) {
+        TrainingSession session = session(lifter, day, date, planned);
+        if (amendments
+                .findByClubIdAndSessionIdAndToken(lifter.clubId(), session.id(), token)
+                .isEmpty()) {
+            amendments.save(new AmendmentEntity(lifter.clubId(), session.id(), token, amendment, reason)
+                    .madeBy(person, clock.instant()));
+            moved.tell(lifter.clubId(), lifter.id());
+        }
+    }
+
+    /** Takes a change of a day back. */
+    public void takeBack(LifterCard lifter, PlannedDay day, UUID token) {
+        TrainingSession session = begun(lifter, day);
+        amendments
+                .findByClubIdAndSessionIdAndToken(lifter.clubId(), session.id(), token)
+                .orElseThrow(NotFoundException::new)
+                .takeBack(clock.instant());
+        moved.tell(lifter.clubId(), lifter.id());
+    }
+
+    /**
+     * A set that was logged was another one of the day: a warm-up that is the top set. Nothing happens where that one was
+     * logged already, or where it has been done before.
+     */
+    public void retask(Person person, LifterCard lifter, PlannedDay day, TaskKey from, TaskKey to) {
+        TrainingSession session = begun(lifter, day);
+        Optional<LoggedSet> set = sets.findByClubIdAndSessionIdAndTask(lifter.clubId(), session.id(), from.toString());
+        boolean taken = sets.findByClubIdAndSessionIdAndTask(lifter.clubId(), session.id(), to.toString())
+                .isPresent();
+        if (set.isPresent() && !taken) {
+            DoneSet before = set.get().done();
+            set.get().task(to);
+            ledger.write(
+                    person,
+                    lifter,
+                    ChangeKind.SET_RETASKED,
+                    List.of(before.set().lift().key(), from.toString(), to.toString()),
+                    Optional.empty(),
+                    from.toString(),
+                    to.toString());
+            moved.tell(lifter.clubId(), lifter.id());
+        }
+    }
+
+    /** Keeps how the lifter is before a session, in the order of {@link SessionRatings#BEFORE}, each 1 to 7. */
+    public void rateBefore(LifterCard lifter, PlannedDay day, LocalDate date, List<Integer> ratings, String planned) {
+        session(lifter, day, date, planned).ratings().before(ratings);
+        moved.tell(lifter.clubId(), lifter.id());
+    }
+
+    /** Keeps what a coach who watched says of a set. */
+    public void see(LifterCard lifter, PlannedDay day, TaskKey task, CoachSeen seen) {
+        LoggedSet set = sets.findByClubIdAndSessionIdAndTask(
+                        lifter.clubId(), begun(lifter, day).id(), task.toString())
+                .orElseThrow(NotFoundException::new);
+        LiftedSet lifted = set.done().set();
+        set.set(lifted.with(lifted.details().seenBy(seen)));
+        moved.tell(lifter.clubId(), lifter.id());
+    }
+
+    /** Keeps a coach's words on a whole session; none strike them. */
+    public void noteOn(LifterCard lifter, PlannedDay day, Optional<String> words) {
+        begun(lifter, day).ratings().coachNote(words.orElse(null));
+        moved.tell(lifter.clubId(), lifter.id());
+    }
+
+    /** Corrects a set that was logged; what it said before stays in the ledger. */
+    public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
+        LoggedSet set = sessions.findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
+                        lifter.clubId(), lifter.id(), day.day(), day.week())
+                .flatMap(session -> sets.findByClubIdAndSessionIdAndTask(
+                        lifter.clubId(), session.id(), done.task().toString()))
+                .orElseThrow(NotFoundException::new);
+        rewrite(person, lifter, set, done);
+    }
+
+    private void rewrite(Person person, LifterCard lifter, LoggedSet set, DoneSet done) {
+        DoneSet before = set.done();
+        if (!before.equals(done)) {
+            set.set(done.set());
+            moved.tell(lifter.clubId(), lifter.id());
+            ledger.write(
+                    person,
+                    lifter,
+                    ChangeKind.SET_CORRECTED,
+                    List.of(done.set().lift().key(), done.task().toString()),
+                    Optional.empty(),
+                    WrittenSet.of(before, lifter.unit()).toString(),
+                    WrittenSet.of(done, lifter.unit()).toString());
+        }
+    }
+
+    /**
+     * Writes down a session that was lifted and finished before.
+     *
+     * @param heard whether those who wait for finished sessions hear of it
+     */
+    public void addHistory(
+            LifterCard lifter, PlannedDay day, LocalDate date, Instant at, List<DoneSet> lifted, boolean heard) {
+        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at, "");
+        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
+                .orElseThrow();
+        for (DoneSet done : lifted) {
+            sets.save(new LoggedSet(lifter.clubId(), session.id(), UUID.randomUUID(), done, at, at));
+        }
+        session.finish(at, null);
+        if (heard) {
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
+        }
+    }
+
+    /** Finishes a session, once; those who wait for it hear of it after it is kept. */
+    public void finish(LifterCard lifter, PlannedDay day, Finish said) {
+        TrainingSession session = begun(lifter, day);
+        if (session.finishedAt() == null) {
+            session.finish(clock.instant(), said.pain().orElse(null));
+            session.ratings().after(said.effort(), said.minutes(), said.count());
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
+            moved.tell(lifter.clubId(), lifter.id());
+        }
+    }
+
+    /**
+     * What a lifter says at the end of a session.
+     *
+     * @param pain where it hurt, if anything did
+     * @param effort of the whole session, 0 to 10
+     * @param minutes it took
+     * @param count what they say of sets more or fewer than planned
+     */
+    public record Finish(
+            Optional<String> pain,
+            Optional<Integer> effort,
+            Optional<Integer> minutes,
+            Optional<SessionRatings.CountSaid> count) {
+
+        /** Nothing is said, or only where it hurt. */
+        public static Finish of(Optional<String> pain) {
+            return new Finish(pain, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package dev.yarbel.web.page;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Tells every copy of the application that something moved on a lifter's floor. It goes through the database, with the
+ * transaction it is told in: nothing is heard of what was not kept.
+ */
+@Component
+public class Moved {
+
+    /** The channel it is told on; what is told is {@code club/lifter}. */
+    public static final String CHANNEL = "yarbel_floor";
+
+    private final JdbcClient jdbc;
+
+    Moved(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Tells that something moved; heard when the transaction commits. */
+    public void tell(long clubId, long lifterId) {
+        jdbc.sql("select pg_notify(:channel, :what)")
+                .param("channel", CHANNEL)
+                .param("what", clubId + "/" + lifterId)
+                .query()
+                .singleRow();
+    }
+}
