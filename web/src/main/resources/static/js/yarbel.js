@@ -266,6 +266,57 @@
       : values.indexOf(field.value) < 0;
   }
 
+  // Signing out takes this sign-in's kept pages along, and warns where sets on this phone have not been sent.
+  document.addEventListener("submit", function (event) {
+    var form = event.target;
+    if (!/\/sign-out$/.test(form.action) || form.dataset.sure === "yes" || !window.indexedDB) {
+      return;
+    }
+    event.preventDefault();
+    unsent(function (some) {
+      if (some && !window.confirm(document.body.dataset.unsent)) {
+        return;
+      }
+      form.dataset.sure = "yes";
+      forgetPages().then(function () { form.submit(); }, function () { form.submit(); });
+    });
+  });
+  function unsent(then) {
+    var request = window.indexedDB.open("yarbel-floor");
+    var fresh = false;
+    request.onupgradeneeded = function () {
+      fresh = true;
+      request.transaction.abort();
+    };
+    request.onerror = function () { then(false); };
+    request.onsuccess = function () {
+      var db = request.result;
+      if (fresh || !db.objectStoreNames.contains("sets")) {
+        db.close();
+        then(false);
+        return;
+      }
+      var all = db.transaction("sets").objectStore("sets").getAll();
+      all.onerror = function () { then(false); };
+      all.onsuccess = function () {
+        db.close();
+        then(all.result.some(function (set) {
+          return set.owner === document.body.dataset.account && set.state !== "sent";
+        }));
+      };
+    };
+  }
+  function forgetPages() {
+    if (!window.caches) {
+      return Promise.resolve();
+    }
+    return window.caches.keys().then(function (names) {
+      return Promise.all(names.filter(function (name) {
+        return name.indexOf("yarbel-pages-") === 0;
+      }).map(function (name) { return window.caches.delete(name); }));
+    });
+  }
+
   // What could not be sent is said where the person is looking; what was typed stays.
   document.addEventListener("htmx:sendError", function () {
     say(document.body.dataset.lineDown);

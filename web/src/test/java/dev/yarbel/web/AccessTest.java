@@ -82,6 +82,15 @@ class AccessTest {
             entry("POST /join/{token}", May.ANYBODY),
             entry("GET /", May.WHOEVER_SIGNED_IN),
             entry("POST /theme", May.WHOEVER_SIGNED_IN),
+            entry("GET /live", May.ANY_COACH),
+            entry("GET /live/events", May.ANY_COACH),
+            entry("GET /lifters/{id}/floor/events", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/floor/side", May.THEIR_COACH),
+            entry("POST /lifters/{id}/floor/side", May.THEIR_COACH),
+            entry("GET /lifters/{id}/floor/review", May.THEIR_COACH),
+            entry("POST /lifters/{id}/floor/review/sets", May.THEIR_COACH),
+            entry("POST /lifters/{id}/floor/review/note", May.THEIR_COACH),
+            entry("GET /pass", May.WHOEVER_SIGNED_IN),
             entry("GET /club", May.ANY_HEAD_COACH),
             entry("POST /club/invites", May.ANY_HEAD_COACH),
             entry("POST /club/coaches/{id}/invite", May.HEAD_COACH_OF_THE_CLUB),
@@ -154,6 +163,14 @@ class AccessTest {
             entry("POST /plan/templates/{template}/remove", May.COACHES_OF_THE_CLUB),
             entry("POST /plan/templates/{template}/restore", May.COACHES_OF_THE_CLUB),
             entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/aches", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/before", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/why", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/slots/{letter}", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/changes", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/changes/{change}/back", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/sensor", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/retask", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/sets", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/finish", May.LIFTER_AND_COACH),
             entry("GET /calls", May.ANY_COACH),
@@ -162,8 +179,9 @@ class AccessTest {
             entry("POST /calls/{id}/change", May.THEIR_COACH),
             entry("POST /calls/{id}/leave", May.THEIR_COACH));
 
-    /** Sets up the club once and answers with not-found ever after; {@code FirstRunTest} looks at it. */
-    private static final Set<String> ELSEWHERE = Set.of("GET /first-run", "POST /first-run");
+    /** Sets up the club once and answers with not-found ever after; {@code FirstRunTest} looks at it. Sensors are no people; {@code SensorTest} does. */
+    private static final Set<String> ELSEWHERE =
+            Set.of("GET /first-run", "POST /first-run", "POST /api/sensor/pair", "POST /api/sensor/readings");
 
     private static final Pattern VARIABLE = Pattern.compile("\\{(\\w+)}");
 
@@ -209,6 +227,10 @@ class AccessTest {
         asCoach(
                 "/floor/sets",
                 Map.of("day", "0", "week", "1", "task", "A.w1", "load", "20", "reps", "5", "effort", "easy"));
+        asCoach(
+                "/floor/sets",
+                Map.of("day", "0", "week", "1", "task", "A.1", "load", "180", "reps", "0", "effort", "missed"));
+        asCoach("/floor/slots/C", Map.of("day", "0", "week", "1", "what", "shorten", "sets", "2"));
         asCoach("/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
         variables.put("template", one("select max(id) from plan_template where club_id = ?", club.lifter.clubId()));
         variables.put("gym", club.gym);
@@ -218,6 +240,13 @@ class AccessTest {
         variables.put("day", 0);
         variables.put("part", "ratio");
         variables.put("token", "none");
+        variables.put("letter", "A");
+        variables.put(
+                "change",
+                jdbc.sql("select max(token::text) from amendment where club_id = ?")
+                        .param(club.lifter.clubId())
+                        .query(String.class)
+                        .single());
         variables.put("measurement", one("select max(id) from measurement where lifter_id = ?", id));
         variables.put("note", one("select max(id) from lifter_note where lifter_id = ?", id));
         variables.put("ache", one("select max(id) from ache where lifter_id = ?", id));
@@ -297,7 +326,12 @@ class AccessTest {
                 .param("dose." + club.cell(0, 2), "1 @7")
                 .param("slot", club.cell(0, 0).split("\\.")[0])
                 .param("gate", "LIMIT_PULLS")
-                .param("curve", "epley");
+                .param("curve", "epley")
+                .param("what", "skip")
+                .param("why", "GRIP")
+                .param("change", "A checked")
+                .param("warm-up", "A.w1")
+                .param("top", "A.w9");
         if (!parts[1].contains("{day}")) {
             request.param("day", "0");
         }

@@ -17,13 +17,17 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.stream.Stream;
+import org.openqa.selenium.Alert;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoAlertPresentException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -116,8 +120,16 @@ public final class Browser implements AutoCloseable {
         return driver.findElements(By.cssSelector(css));
     }
 
+    /** The text of the first such element that is to be seen, even where the page takes a fragment in meanwhile. */
     public String text(String css) {
-        return find(css).getText();
+        return waitFor(d -> {
+            for (WebElement element : d.findElements(By.cssSelector(css))) {
+                if (element.isDisplayed()) {
+                    return element.getText();
+                }
+            }
+            return null;
+        });
     }
 
     public void click(String css) {
@@ -128,6 +140,12 @@ public final class Browser implements AutoCloseable {
             element.click();
             return true;
         });
+    }
+
+    /** A tap, as a finger makes it. */
+    public void tap(WebElement element) {
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        element.click();
     }
 
     /** Puts text in place of what a field holds, as a person does. */
@@ -142,13 +160,52 @@ public final class Browser implements AutoCloseable {
 
     public <T> T waitFor(Function<ChromeDriver, T> condition) {
         return new WebDriverWait(driver, PATIENCE)
-                .ignoreAll(List.of(StaleElementReferenceException.class, ElementClickInterceptedException.class))
-                .until(d -> condition.apply((ChromeDriver) d));
+                .ignoreAll(List.of(
+                        StaleElementReferenceException.class,
+                        ElementClickInterceptedException.class,
+                        NoAlertPresentException.class))
+                .until(d -> {
+                    try {
+                        return condition.apply((ChromeDriver) d);
+                    } catch (WebDriverException swapped) {
+                        // the driver's other way to say that an element went stale between two of its steps
+                        if (String.valueOf(swapped.getMessage()).contains("does not belong to the document")) {
+                            return null;
+                        }
+                        throw swapped;
+                    }
+                });
     }
 
     public void waitForText(String css, String part) {
         waitFor(d -> d.findElements(By.cssSelector(css)).stream()
                 .anyMatch(e -> e.getText().contains(part)));
+    }
+
+    /** What a script gives; a promise is waited for. */
+    public Object script(String body, Object... arguments) {
+        return driver.executeAsyncScript(
+                "const done = arguments[arguments.length - 1]; const given = arguments;" + "(async () => {" + body
+                        + "})().then(done, (e) => done('failed: ' + e));",
+                arguments);
+    }
+
+    /** The tab is killed, and another one opened. */
+    public Browser newTab() {
+        String old = driver.getWindowHandle();
+        driver.switchTo().newWindow(WindowType.TAB);
+        String fresh = driver.getWindowHandle();
+        driver.switchTo().window(old).close();
+        driver.switchTo().window(fresh);
+        return this;
+    }
+
+    /** Answers what the page asks with no. */
+    public String dismiss() {
+        Alert alert = waitFor(d -> d.switchTo().alert());
+        String asked = alert.getText();
+        alert.dismiss();
+        return asked;
     }
 
     /** The page that stands has no accessibility fault that axe knows, light or dark, and broke no content policy. */

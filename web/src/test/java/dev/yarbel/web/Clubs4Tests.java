@@ -21,6 +21,7 @@ import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.plan.LifterPlan;
@@ -56,13 +57,15 @@ public class Clubs4Tests {
     private final Roster roster;
     private final KitShelf kits;
     private final Book book;
+    private final Sessions sessions;
     private final Plans plans;
 
-    Clubs4Tests(Accounts accounts, Roster roster, KitShelf kits, Book book, Plans plans) {
+    Clubs4Tests(Accounts accounts, Roster roster, KitShelf kits, Book book, Sessions sessions, Plans plans) {
         this.accounts = accounts;
         this.roster = roster;
         this.kits = kits;
         this.book = book;
+        this.sessions = sessions;
         this.plans = plans;
     }
 
@@ -154,7 +157,26 @@ public class Clubs4Tests {
         return user((UserDetails) accounts.person(username));
     }
 
+    /** A club whose lifter has a day of slots such as {@code bench-press 3x5 75%}, lettered from A, the same each week. */
+    public TestClub club(String... slots) {
+        List<Slot> day = new ArrayList<>();
+        for (String slot : slots) {
+            String[] parts = slot.split(" ", 2);
+            Optional<Dose> dose = Optional.of(Dose.parse(parts[1]));
+            day.add(new Slot(
+                    String.valueOf((char) ('A' + day.size())), new Lift(parts[0]), Collections.nCopies(3, dose)));
+        }
+        return club(day);
+    }
+
     public TestClub club() {
+        return club(List.of(
+                slot("A", "1 @8", "1 @8", "1 @8"),
+                slot("B", "2x5 -20%", "2x5 -20%", "2x5 -20%"),
+                slot("C", "3x5 75%", "3x5 75%", "3x5 77.5%")));
+    }
+
+    private TestClub club(List<Slot> day) {
         int number = NEXT.incrementAndGet();
         long club = accounts.addClub("Club " + number, TestSettings.ZONE);
         long coach = accounts.addCoach(club, "coach" + number, "Coach " + number, "secret-" + number);
@@ -172,16 +194,7 @@ public class Clubs4Tests {
         plans.add(
                 lifter,
                 "Block",
-                new Block(
-                        TestSettings.TODAY.minusWeeks(1),
-                        3,
-                        List.of(new TrainingDay(
-                                "Squat day",
-                                0,
-                                List.of(
-                                        slot("A", "1 @8", "1 @8", "1 @8"),
-                                        slot("B", "2x5 -20%", "2x5 -20%", "2x5 -20%"),
-                                        slot("C", "3x5 75%", "3x5 75%", "3x5 77.5%"))))));
+                new Block(TestSettings.TODAY.minusWeeks(1), 3, List.of(new TrainingDay("Squat day", 0, day))));
         return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter, gym);
     }
 
@@ -240,7 +253,7 @@ public class Clubs4Tests {
                                     TaskKey.work(letter, 1),
                                     new LiftedSet(Lift.SQUAT, Mass.ofKg(180), 2, Effort.parse("9"))))
                             .toList();
-                    book.addHistory(lifter, plan.planned(day, week), date, TestSettings.NOW, sets, last);
+                    sessions.addHistory(lifter, plan.planned(day, week), date, TestSettings.NOW, sets, last);
                 }
             }
         }

@@ -23,6 +23,7 @@ class Pictures {
                 browser.click("button.wide[value=easy]");
             }
             browser.waitForText(".now h2", "set 1 of 1");
+            browser.waitFor(d -> browser.all(".now.local").isEmpty() ? true : null);
             browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("floor.png"));
             browser.type("input[name=load]", "182.5");
@@ -55,6 +56,31 @@ class Pictures {
                 return !browser.all(".slip").isEmpty();
             });
             browser.picture(FOLDER.resolve("calls.png"));
+            floor(browser);
         }
+    }
+
+    /** The coach's lifters side by side, one of them given cluster singles, and these on the lifter's phone. */
+    private void floor(Browser browser) {
+        browser.open("/live?lifter=2&lifter=3&lifter=4");
+        browser.waitForText(".side[data-lifter='4'] .present", "Deadlift");
+        browser.type(".side[data-lifter='4'] input[name=dose]", "3x(5x1 20s) 100kg");
+        browser.click(".side[data-lifter='4'] .give button");
+        browser.waitFor(d -> browser.find(".side[data-lifter='4'] input[name=dose]")
+                .getAttribute("value")
+                .isEmpty());
+        browser.phone().signIn("desmond", "slack-water");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 3");
+        browser.click(".now [data-clock=start]");
+        browser.waitForText(".now .clocksays", "set 1/5 · Set up");
+        browser.scrollTo(".topbar");
+        browser.picture(FOLDER.resolve("clusters.png"));
+        browser.click(".now .two button[value=done]");
+        browser.waitForText(".now h2", "set 2 of 3");
+        browser.desk().signIn("bryn", "harbour-light").open("/live?lifter=2&lifter=3");
+        browser.waitForText(".side[data-lifter='4'] .last", "Deadlift");
+        browser.waitForText(".side[data-lifter='1'] .last", "Squat");
+        browser.picture(FOLDER.resolve("live.png"));
     }
 }

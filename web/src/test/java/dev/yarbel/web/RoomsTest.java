@@ -31,7 +31,9 @@ class RoomsTest {
             "AccountRepository.findWithClub",
             "ClubRepository.count",
             "ClubRepository.findById",
-            "InviteRepository.findByToken");
+            "InviteRepository.findByToken",
+            "SpeedSensorRepository.findByCodeHash",
+            "SpeedSensorRepository.findByKeyHash");
 
     @Test
     void eachRoomUsesOnlyTheRoomsBeforeIt() {

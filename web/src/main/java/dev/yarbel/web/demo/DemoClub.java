@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
@@ -51,6 +52,7 @@ public class DemoClub {
     private final Profiles profiles;
     private final KitShelf kits;
     private final Book book;
+    private final Sessions sessions;
     private final StartingNumbers starting;
     private final Plans plans;
     private final Clock clock;
@@ -61,6 +63,7 @@ public class DemoClub {
             Profiles profiles,
             KitShelf kits,
             Book book,
+            Sessions sessions,
             StartingNumbers starting,
             Plans plans,
             Clock clock) {
@@ -69,6 +72,7 @@ public class DemoClub {
         this.profiles = profiles;
         this.kits = kits;
         this.book = book;
+        this.sessions = sessions;
         this.starting = starting;
         this.plans = plans;
         this.clock = clock;
@@ -340,7 +344,7 @@ public class DemoClub {
             var sets = strength.session(plan.resolver(), plan.block(), day, week);
             var at = date.atTime(18, 30).atZone(ZONE).toInstant();
             boolean heard = decisionsWait && i == past.size() - 1;
-            book.addHistory(lifter, plan.planned(day, week), date, at, sets, heard);
+            sessions.addHistory(lifter, plan.planned(day, week), date, at, sets, heard);
         }
     }
 }

@@ -1,34 +1,65 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.session.Amended;
+import dev.yarbel.core.session.FloorRules;
+import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.SessionPlan;
+import dev.yarbel.core.session.SessionPlan.Because;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.plan.LifterPlan;
+import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
-/** One day of a plan on the floor, with what was lifted of it so far. */
-record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optional<SessionLog> log) {
+/**
+ * One day of a plan on the floor, with what was changed of it and lifted so far.
+ *
+ * @param changes what was changed on the floor and stands
+ * @param amended what the day asks for with these changes
+ */
+record FloorDay(
+        LifterPlan plan,
+        int day,
+        int week,
+        List<FloorChange> changes,
+        Amended amended,
+        SessionPlan session,
+        Optional<SessionLog> log) {
 
-    static FloorDay of(LifterPlan plan, int day, int week) {
+    static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes) {
         Optional<SessionLog> log = plan.session(day, week);
-        return new FloorDay(
-                plan,
-                day,
-                week,
-                SessionPlan.of(
-                        plan.resolver(),
-                        plan.course().prescriptions(day, week),
-                        log.map(SessionLog::sets).orElse(List.of())),
-                log);
+        List<Prescription> asked = plan.course().prescriptions(day, week);
+        Amended amended =
+                Amended.of(asked, changes.stream().map(FloorChange::amendment).toList());
+        SessionPlan session = SessionPlan.of(
+                plan.resolver(),
+                rules(plan, amended.day()),
+                amended,
+                log.map(SessionLog::sets).orElse(List.of()));
+        return new FloorDay(plan, day, week, changes, amended, session, log);
+    }
+
+    private static FloorRules rules(LifterPlan plan, List<Prescription> asked) {
+        LifterCard lifter = plan.lifter();
+        Set<Lift> held = asked.stream()
+                .map(Prescription::lift)
+                .filter(lift ->
+                        !lifter.aching(lift, plan.standing().catalogue()).isEmpty())
+                .collect(Collectors.toSet());
+        return new FloorRules(plan.standing().catalogue(), lifter.evenWarmUps(), held);
     }
 
     /** A day and a week of a block, both from 0. */
@@ -39,10 +70,23 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
      * Empty when the block has no days.
      */
     static Optional<Place> inFocus(LifterPlan plan) {
+        return places(plan).min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())));
+    }
+
+    /** The days that follow this one in the calendar and are not finished. */
+    List<Place> following(int most) {
+        return places(plan)
+                .filter(place -> plan.block().date(place.day(), place.week()).isAfter(date())
+                        && !plan.isFinished(place.day(), place.week()))
+                .sorted(Comparator.comparing(place -> plan.block().date(place.day(), place.week())))
+                .limit(most)
+                .toList();
+    }
+
+    private static Stream<Place> places(LifterPlan plan) {
         return IntStream.range(0, plan.block().weeks())
                 .boxed()
-                .flatMap(week -> IntStream.range(0, plan.block().days().size()).mapToObj(day -> new Place(day, week)))
-                .min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())));
+                .flatMap(week -> IntStream.range(0, plan.block().days().size()).mapToObj(day -> new Place(day, week)));
     }
 
     /** The smaller, the sooner this day should be on the floor. */
@@ -71,18 +115,36 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
         return session.tasks().stream()
                 .filter(task -> task.key().equals(key))
                 .findFirst()
-                .or(() -> plan.block().days().get(day).slots().stream()
-                        .filter(slot -> slot.letter().equals(key.letter()))
-                        .findFirst()
-                        .map(slot -> new Task(
+                .or(() -> prescription(key.letter())
+                        .map(asked -> new Task(
                                 key,
-                                slot.lift(),
+                                asked,
                                 PlateStack.EMPTY,
                                 Optional.empty(),
-                                slot.doses()
-                                        .get(week)
-                                        .map(dose -> dose.first().reps())
-                                        .orElse(1))));
+                                asked.part().reps(),
+                                Because.ASKED,
+                                true)));
+    }
+
+    /** What a slot asks for, or asked for or once was asked for in another week where it asks for nothing now. */
+    private Optional<Prescription> prescription(String letter) {
+        return amended.day().stream()
+                .filter(asked -> asked.letter().equals(letter))
+                .findFirst()
+                .or(() -> plan.block().days().get(day).slots().stream()
+                        .filter(slot -> slot.letter().equals(letter))
+                        .findFirst()
+                        .flatMap(slot -> slot.doses().stream()
+                                .flatMap(Optional::stream)
+                                .findFirst()
+                                .map(dose -> new Prescription(letter, slot.lift(), dose))));
+    }
+
+    /** What the plan itself asks for in a slot, whatever was changed on the floor. */
+    Optional<Prescription> planned(String letter) {
+        return plan.course().prescriptions(day, week).stream()
+                .filter(asked -> asked.letter().equals(letter))
+                .findFirst();
     }
 
     public LocalDate date() {
@@ -108,8 +170,13 @@ record FloorDay(LifterPlan plan, int day, int week, SessionPlan session, Optiona
                 .isPresent();
     }
 
-    PlannedDay planned() {
+    PlannedDay key() {
         return plan.planned(day, week);
+    }
+
+    /** The number the plan knows this day by, wherever it stands in the plan. */
+    public long planDay() {
+        return key().day();
     }
 
     public boolean finished() {

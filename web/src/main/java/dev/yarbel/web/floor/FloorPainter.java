@@ -1,32 +1,30 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
-import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Ratio;
-import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.ramp.Ramp;
-import dev.yarbel.core.session.Caution;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.LiftNumbers;
-import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Question;
+import dev.yarbel.core.session.Rest;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.SessionLog;
-import dev.yarbel.web.page.BarDrawing;
+import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Words;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -35,329 +33,305 @@ import org.springframework.stereotype.Component;
 @Component
 class FloorPainter {
 
-    private static final int STEP_WIDTH = 62;
     private static final int UPCOMING = 3;
+    private static final int REST_AFTER_A_WARM_UP = 60;
+    /** After this nobody rests any more; they are gone, or forgot. */
+    private static final Duration LONGEST_REST = Duration.ofMinutes(20);
 
     private final Words words;
+    private final Amounts amounts;
+    private final StairPainter stairs;
+    private final CardPainter cards;
+    private final SlotLines lines;
+    private final Racks racks;
+    private final Clock clock;
 
-    FloorPainter(Words words) {
+    FloorPainter(
+            Words words,
+            Amounts amounts,
+            StairPainter stairs,
+            CardPainter cards,
+            SlotLines lines,
+            Racks racks,
+            Clock clock) {
         this.words = words;
+        this.amounts = amounts;
+        this.stairs = stairs;
+        this.cards = cards;
+        this.lines = lines;
+        this.racks = racks;
+        this.clock = clock;
     }
 
-    FloorView view(FloorDay day, Optional<TaskKey> chosen, Optional<SetForm> refused) {
+    /**
+     * The day as its page shows it.
+     *
+     * @param whole with every set of the day, for a phone that may lose the line
+     */
+    FloorView view(FloorDay day, Optional<TaskKey> chosen, FormState state, boolean whole) {
         SessionPlan session = day.session();
         List<DoneSet> done = day.log().map(SessionLog::sets).orElse(List.of());
-        Optional<Task> now =
-                chosen.flatMap(key -> find(session, key)).or(() -> day.finished() ? Optional.empty() : session.next());
+        Optional<Task> now = chosen.flatMap(key -> session.tasks().stream()
+                        .filter(task -> task.key().equals(key))
+                        .findFirst())
+                .or(() -> day.finished() ? Optional.empty() : session.next());
         MassUnit unit = day.plan().lifter().unit();
-        List<SlotView> slots = new ArrayList<>();
-        for (SlotPlan slot : session.slots()) {
-            slots.add(new SlotView(day, slot, done));
-        }
+        Map<SlotPlan, FloorView.SlotLine> slotLines = cards.lines(day, done);
+        CardPainter.Cards painter = cards.of(day, done, slotLines, state);
+        Map<Prescription, String> shifts = whole ? racks.shifts(day, done) : Map.of();
+        List<FloorView.Card> all = day.finished() || !whole
+                ? List.of()
+                : session.tasks().stream()
+                        .map(task -> painter.card(task, shifts))
+                        .toList();
+        Optional<FloorView.Card> card = now.map(task -> painter.card(task, shifts));
+        List<FloorView.CountOff> counts = counts(day, done);
         return new FloorView(
                 day,
-                stair(session, now, done, unit),
-                now.map(task -> now(day, task, done, refused, unit)),
-                now.map(task -> upcoming(session, task, unit)).orElse(List.of()),
-                slots.stream().map(slot -> slot.line(unit)).toList(),
+                now.flatMap(task -> stairs.stair(session, task, done, unit)),
+                card,
+                all,
+                now.map(task -> upcoming(session, task, done, unit)).orElse(List.of()),
+                List.copyOf(slotLines.values()),
+                day.finished()
+                        ? null
+                        : session.question().map(q -> asked(day, q, unit)).orElse(null),
+                lastSet(day, done, unit),
+                day.log().isPresent(),
                 !done.isEmpty(),
+                counts,
                 (int) session.tasks().stream()
-                        .filter(t -> !t.key().warmUp() && done(done, t.key()).isEmpty())
-                        .count());
+                        .filter(t -> !t.key().warmUp()
+                                && done.stream().noneMatch(d -> d.task().equals(t.key())))
+                        .count(),
+                minutes(day),
+                day.finished() ? null : resting(day),
+                racks.racks(day));
     }
 
-    private static Optional<Task> find(SessionPlan session, TaskKey key) {
-        return session.tasks().stream().filter(t -> t.key().equals(key)).findFirst();
+    /** A session as the coach goes through it. */
+    FloorView.Review review(FloorDay day) {
+        MassUnit unit = day.plan().lifter().unit();
+        List<DoneSet> done = day.log().map(SessionLog::sets).orElse(List.of());
+        return new FloorView.Review(
+                day,
+                done.stream().map(set -> seen(set, unit)).toList(),
+                day.log().flatMap(log -> log.ratings().coachNote()).orElse(""));
     }
 
-    private static Optional<DoneSet> done(List<DoneSet> done, TaskKey key) {
-        return done.stream().filter(d -> d.task().equals(key)).findFirst();
+    private FloorView.Seen seen(DoneSet done, MassUnit unit) {
+        CoachSeen coach = done.set().details().coach();
+        return new FloorView.Seen(
+                lines.doneLine(done, unit, false),
+                done.set().lift(),
+                coach.rating().map(Rpe::toString).orElse(""),
+                coach.form().map(Enum::name).orElse(""),
+                coach.link().map(Enum::name).orElse(""),
+                coach.note().orElse(""));
     }
 
-    // ---- the stair
+    // ---- what comes next
 
-    private Optional<FloorView.Stair> stair(
-            SessionPlan session, Optional<Task> now, List<DoneSet> done, MassUnit unit) {
-        return now.flatMap(task -> session.slots().stream()
-                        .filter(slot -> slot.prescription().lift().equals(task.lift())
-                                && slot.ramp().isPresent())
-                        .findFirst())
-                .map(slot -> stair(slot, now.get().key(), done, unit));
-    }
-
-    private FloorView.Stair stair(SlotPlan slot, TaskKey current, List<DoneSet> done, MassUnit unit) {
-        Ramp ramp = slot.ramp().orElseThrow();
-        List<Loading> loadings = new ArrayList<>();
-        ramp.steps().forEach(step -> loadings.add(step.loading()));
-        loadings.add(ramp.top());
-        double top = ramp.top().total().in(MassUnit.KG).doubleValue();
-        List<FloorView.Step> steps = new ArrayList<>();
-        PlateStack before = PlateStack.EMPTY;
-        for (int i = 0; i < loadings.size(); i++) {
-            boolean isTop = i == loadings.size() - 1;
-            String letter = slot.prescription().letter();
-            TaskKey key = isTop ? TaskKey.work(letter, 1) : TaskKey.warmUp(letter, i + 1);
-            Loading loading = loadings.get(i);
-            double share = loading.total().in(MassUnit.KG).doubleValue() / top;
-            int y = (int) Math.round(112 - 68 * Math.max(0, share - 0.1) / 0.9);
-            String on = words.plates(before.addedFor(loading.stack()), unit);
-            String off = words.plates(before.takenOffFor(loading.stack()), unit);
-            steps.add(new FloorView.Step(
-                    key.toString(),
-                    i * STEP_WIDTH,
-                    y,
-                    STEP_WIDTH,
-                    done(done, key)
-                            .map(d -> d.set().load())
-                            .orElse(loading.total())
-                            .figure(unit, 2),
-                    isTop
-                            ? slot.prescription().part().reps()
-                            : ramp.steps().get(i).reps(),
-                    isTop && slot.now().isAbout() && done(done, key).isEmpty(),
-                    (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on),
-                    done(done, key).isPresent(),
-                    key.equals(current),
-                    isTop,
-                    discs(loading, i * STEP_WIDTH, y)));
-            before = loading.stack();
-        }
-        List<String> notes = ramp.remarks().stream().map(Enum::name).sorted().toList();
-        return new FloorView.Stair(slot.prescription().lift(), loadings.size() * STEP_WIDTH, steps, notes);
-    }
-
-    /** A small bar standing on the tread: one side, plates to scale. */
-    private static List<FloorView.Disc> discs(Loading loading, int left, int tread) {
-        List<FloorView.Disc> discs = new ArrayList<>();
-        int x = left + 14;
-        for (BarDrawing.Disc disc : BarDrawing.of(loading, 0).discs()) {
-            int height = Math.max(8, disc.height() * 34 / 100);
-            int width = Math.max(2, disc.width() * 28 / 100);
-            if (x + width < left + STEP_WIDTH - 2) {
-                discs.add(new FloorView.Disc(x, tread - 20 - height / 2, width, height));
-            }
-            x += width + 1;
-        }
-        return discs;
-    }
-
-    // ---- now
-
-    private FloorView.Now now(FloorDay day, Task task, List<DoneSet> done, Optional<SetForm> refused, MassUnit unit) {
-        SessionPlan session = day.session();
-        SlotPlan slot = session.slots().stream()
-                .filter(s -> answers(s, task.key()))
-                .findFirst()
-                .orElseThrow();
-        Part dose = slot.prescription().part();
-        Optional<DoneSet> logged = done(done, task.key());
-        PlateStack onTheBar = task.before();
-        Optional<SetForm> typed =
-                refused.filter(form -> form.task().equals(task.key().toString()));
-        String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
-        boolean warmUp = task.key().warmUp();
-        boolean about = !warmUp && slot.now().isAbout();
-        Optional<Fit> ended = slot.now() instanceof ResolvedLoad.Known known
-                ? Optional.of(known.fit()).filter(fit -> fit.limit() != Fit.Limit.NONE)
-                : Optional.empty();
-        return new FloorView.Now(
-                task.key().toString(),
-                task.lift(),
-                new SlotView(day, slot, done).line(unit),
-                warmUp,
-                task.key().number(),
-                warmUp ? slot.ramp().map(r -> r.steps().size()).orElse(1) : dose.sets(),
-                task.loading()
-                        .filter(l -> takesPlates(day, task.lift()))
-                        .map(l -> BarDrawing.of(l, onTheBar.sharedWith(l.stack()))),
-                task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
-                task.loading().map(l -> words.other(l.total(), unit)).orElse(null),
-                about,
-                task.reps(),
-                dose.shorthand(),
-                dose.basis() instanceof LoadBasis.AtRpe at && !warmUp ? at.rpe().toString() : null,
-                dose.rest()
-                        .filter(r -> !warmUp)
-                        .map(r -> String.valueOf(r.toSeconds()))
-                        .orElse(null),
-                dose.tempo().filter(t -> !warmUp).map(Object::toString).orElse(null),
-                task.loading()
-                        .filter(l -> takesPlates(day, task.lift()))
-                        .map(l -> change(onTheBar, l, unit))
-                        .orElse(null),
-                typed.map(SetForm::token).orElseGet(() -> UUID.randomUUID().toString()),
-                typed.map(SetForm::load)
-                        .orElseGet(() ->
-                                logged.map(d -> d.set().load().figure(unit, 2)).orElse(load)),
-                typed.map(SetForm::reps)
-                        .orElseGet(() ->
-                                String.valueOf(logged.map(d -> d.set().reps()).orElse(task.reps()))),
-                typed.map(SetForm::effort)
-                        .orElseGet(
-                                () -> logged.map(d -> d.set().effort().code()).orElse(null)),
-                typed.map(SetForm::error).orElse(null),
-                logged.isPresent(),
-                ended.map(f -> f.limit().name()).orElse(null),
-                ended.map(f -> words.load(f.asked(), unit)).orElse(null),
-                !warmUp
-                        && Caution.needsSpotters(
-                                day.plan().standing().catalogue().of(task.lift()),
-                                slot.prescription(),
-                                slot.now(),
-                                day.plan().resolver().numbers(task.lift())));
-    }
-
-    /** Whether a set belongs to this part of the day; warm-ups belong to the part they lead to. */
-    private static boolean answers(SlotPlan slot, TaskKey task) {
-        return slot.prescription().isAnsweredBy(task)
-                || task.warmUp()
-                        && slot.prescription().letter().equals(task.letter())
-                        && slot.prescription().firstSet() == 1;
-    }
-
-    private static boolean takesPlates(FloorDay day, Lift lift) {
-        return day.plan().resolver().kit(lift).filter(Loads::takesPlates).isPresent();
-    }
-
-    private FloorView.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
-        return new FloorView.Change(
-                words.plates(onTheBar.takenOffFor(loading.stack()), unit),
-                words.plates(onTheBar.addedFor(loading.stack()), unit),
-                loading.stack().isEmpty());
-    }
-
-    private List<FloorView.Upcoming> upcoming(SessionPlan session, Task now, MassUnit unit) {
+    private List<FloorView.Upcoming> upcoming(SessionPlan session, Task now, List<DoneSet> done, MassUnit unit) {
         int index = session.tasks().indexOf(now);
         return session.tasks().stream()
                 .skip(index + 1L)
+                .filter(task -> done.stream().noneMatch(d -> d.task().equals(task.key())))
                 .limit(UPCOMING)
-                .map(task -> {
-                    PlateStack before = task.before();
-                    Optional<SlotPlan> work = session.slots().stream()
-                            .filter(s -> s.prescription().isAnsweredBy(task.key()))
-                            .findFirst();
-                    return new FloorView.Upcoming(
-                            task.lift(),
-                            task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
-                            work.map(slot -> was(slot, unit)).orElse(null),
-                            work.filter(slot -> slot.now().isAbout()).isPresent(),
-                            task.reps(),
-                            task.key().warmUp(),
-                            task.loading()
-                                    .map(l -> words.plates(before.addedFor(l.stack()), unit))
-                                    .orElse(""),
-                            task.loading()
-                                    .map(l -> words.plates(before.takenOffFor(l.stack()), unit))
-                                    .orElse(""));
-                })
+                .map(task -> upcoming(session, task, unit))
                 .toList();
     }
 
-    // ---- the day's slots
-
-    /** The load planned before what was lifted moved it; null where it did not. */
-    private String was(SlotPlan slot, MassUnit unit) {
-        return slot.hasMoved()
-                ? slot.planned().load().map(l -> words.load(l, unit)).orElse(null)
-                : null;
+    private FloorView.Upcoming upcoming(SessionPlan session, Task task, MassUnit unit) {
+        PlateStack before = task.before();
+        boolean warmUp = task.key().warmUp();
+        Optional<SlotPlan> work = session.slots().stream()
+                .filter(s -> s.prescription().isAnsweredBy(task.key()))
+                .findFirst();
+        boolean blind = task.asked().part().is(Manner.BLIND);
+        return new FloorView.Upcoming(
+                task.key().toString(),
+                task.lift(),
+                blind
+                        ? null
+                        : task.loading().map(l -> words.load(l.total(), unit)).orElse(null),
+                blind ? null : work.map(slot -> lines.was(slot, unit)).orElse(null),
+                work.filter(slot -> slot.now().isAbout()).isPresent(),
+                blind,
+                warmUp
+                        ? words.say("times", String.valueOf(task.reps()))
+                        : amounts.asked(task.asked().part(), task.reps(), task.last()),
+                warmUp,
+                task.loading()
+                        .map(l -> words.plates(before.addedFor(l.stack()), unit))
+                        .orElse(""),
+                task.loading()
+                        .map(l -> words.plates(before.takenOffFor(l.stack()), unit))
+                        .orElse(""));
     }
 
-    private final class SlotView {
+    // ---- what the last set raised
 
-        private final FloorDay day;
-        private final SlotPlan slot;
-        private final List<DoneSet> done;
-
-        SlotView(FloorDay day, SlotPlan slot, List<DoneSet> allDone) {
-            this.day = day;
-            this.slot = slot;
-            this.done = allDone.stream().filter(d -> answers(slot, d.task())).toList();
+    private FloorView.Asked asked(FloorDay day, Question question, MassUnit unit) {
+        String letter = question.about().letter();
+        String goOn = letter + " go-on " + question.about();
+        if (question instanceof Question.WarmUpIsTop warm) {
+            return new FloorView.Asked(
+                    "warm-up-is-top",
+                    List.of(),
+                    List.of(
+                            new FloorView.Answer(
+                                    words.say("question.it-is"),
+                                    List.of(),
+                                    warm.about().toString(),
+                                    warm.top().toString(),
+                                    true),
+                            answer("question.go-on", goOn)));
         }
+        if (question instanceof Question.LargerStep step) {
+            String load = words.load(step.load(), unit);
+            return new FloorView.Asked(
+                    "larger-step",
+                    List.of(load),
+                    List.of(
+                            new FloorView.Answer(
+                                    words.say("question.take", load),
+                                    List.of(
+                                            letter + " load " + step.top().number() + " "
+                                                    + step.load().figure(unit, 3) + unit.symbol(),
+                                            goOn),
+                                    null,
+                                    null,
+                                    true),
+                            answer("question.as-planned", goOn)));
+        }
+        List<String> stop = stop(day, question.about());
+        if (question instanceof Question.Collapsed collapsed) {
+            return new FloorView.Asked(
+                    "collapsed",
+                    List.of(collapsed.made(), collapsed.expected()),
+                    List.of(
+                            new FloorView.Answer(words.say("question.cut"), stop, null, null, true),
+                            answer("question.go-on", goOn)));
+        }
+        Question.TopOffTarget off = (Question.TopOffTarget) question;
+        List<FloorView.Answer> answers = new ArrayList<>();
+        off.another()
+                .ifPresent(load -> answers.add(new FloorView.Answer(
+                        words.say("question.another", words.load(load, unit)),
+                        List.of(
+                                letter + " another " + off.about().number(),
+                                letter + " load " + (off.about().number() + 1) + " " + load.figure(unit, 3)
+                                        + unit.symbol(),
+                                goOn),
+                        null,
+                        null,
+                        false)));
+        answers.add(answer("question.from-it", goOn));
+        answers.add(new FloorView.Answer(words.say("question.stop"), stop, null, null, false));
+        String code = off.missed() ? "top-missed" : off.halves() > 0 ? "top-over" : "top-under";
+        return new FloorView.Asked(code, List.of(points(off.halves())), answers);
+    }
 
-        FloorView.SlotLine line(MassUnit unit) {
-            ResolvedLoad.Origin origin = slot.now() instanceof ResolvedLoad.Known known ? known.origin() : null;
-            String why = origin == null
-                    ? ((ResolvedLoad.Unknown) slot.now()).why().name()
-                    : origin.getClass().getSimpleName();
-            String hangsOn = null;
-            String drop = null;
-            if (origin instanceof ResolvedLoad.Origin.BelowLiftedTop lifted) {
-                hangsOn = words.load(lifted.top(), unit);
-                drop = words.percent(lifted.drop());
-                why = lifted.missed() ? "BelowLastMade" : why;
-            } else if (origin instanceof ResolvedLoad.Origin.BelowPlannedTop planned) {
-                hangsOn = words.load(planned.top(), unit);
-                drop = words.percent(planned.drop());
-            } else if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
-                hangsOn = through(max.workingMax(), numbers().workingMaxThrough(), unit);
-                drop = words.percent(max.share());
-            } else if (origin instanceof ResolvedLoad.Origin.FromReference from) {
-                hangsOn = words.reference(from.of(), words.about(from.whole(), unit));
-                drop = words.percent(from.share());
-            } else if (origin instanceof ResolvedLoad.Origin.AfterLastTime after) {
-                hangsOn = words.load(after.last(), unit);
-                drop = words.load(after.step(), unit);
-            } else if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
-                hangsOn = through(estimate.estimate(), numbers().estimateThrough(), unit);
-                drop = words.percent(estimate.share());
+    private FloorView.Answer answer(String code, String change) {
+        return new FloorView.Answer(words.say(code), List.of(change), null, null, false);
+    }
+
+    private static String points(int halves) {
+        int size = Math.abs(halves);
+        return size / 2 + (size % 2 == 0 ? "" : ".5");
+    }
+
+    /** What ends the lift for today: every slot of it keeps the sets that were done. */
+    private static List<String> stop(FloorDay day, TaskKey about) {
+        Optional<Lift> lift = day.amended().day().stream()
+                .filter(asked -> asked.letter().equals(about.letter()))
+                .map(Prescription::lift)
+                .findFirst();
+        List<String> changes = new ArrayList<>();
+        day.amended().day().stream()
+                .filter(asked -> lift.filter(asked.lift()::equals).isPresent())
+                .map(Prescription::letter)
+                .distinct()
+                .forEach(letter -> changes.add(letter + " shorten " + lastDone(day, letter)));
+        changes.add(about.letter() + " go-on " + about);
+        return changes;
+    }
+
+    private static int lastDone(FloorDay day, String letter) {
+        return day.log().map(SessionLog::sets).orElse(List.of()).stream()
+                .map(DoneSet::task)
+                .filter(key -> key.letter().equals(letter) && !key.warmUp())
+                .mapToInt(TaskKey::number)
+                .max()
+                .orElse(0);
+    }
+
+    // ---- what was done
+
+    private FloorView.LastSet lastSet(FloorDay day, List<DoneSet> done, MassUnit unit) {
+        if (done.isEmpty() || day.finished()) {
+            return null;
+        }
+        DoneSet last = done.get(done.size() - 1);
+        boolean blind = day.task(last.task())
+                .filter(task -> task.asked().part().is(Manner.BLIND))
+                .isPresent();
+        return new FloorView.LastSet(
+                last.task().toString(),
+                last.set().lift(),
+                lines.doneLine(last, unit, blind),
+                last.set().effort() instanceof Effort.Missed
+                        && last.set().details().missedBy().isEmpty(),
+                UUID.randomUUID().toString());
+    }
+
+    private FloorView.Resting resting(FloorDay day) {
+        SessionLog log = day.log().orElse(null);
+        if (log == null || log.sets().isEmpty()) {
+            return null;
+        }
+        Instant from = log.times().get(log.times().size() - 1);
+        if (Duration.between(from, clock.instant()).compareTo(LONGEST_REST) > 0) {
+            return null;
+        }
+        TaskKey last = log.sets().get(log.sets().size() - 1).task();
+        long seconds = last.warmUp()
+                ? REST_AFTER_A_WARM_UP
+                : day.task(last)
+                        .map(task -> Rest.after(task.asked().part()).toSeconds())
+                        .orElse((long) REST_AFTER_A_WARM_UP);
+        return new FloorView.Resting(from.toEpochMilli(), seconds);
+    }
+
+    /** The slots with sets too many or too few, but for those where the day itself decides how many; one that was cut has as
+     * many as it should. */
+    private List<FloorView.CountOff> counts(FloorDay day, List<DoneSet> done) {
+        List<FloorView.CountOff> counts = new ArrayList<>();
+        for (SlotPlan slot : day.session().slots()) {
+            Prescription asked = slot.prescription();
+            int made = (int)
+                    done.stream().filter(d -> asked.isAnsweredBy(d.task())).count();
+            boolean open =
+                    asked.part().work() instanceof Work.Climb || asked.part().work() instanceof Work.Density;
+            if (made != asked.sets() && !open) {
+                counts.add(new FloorView.CountOff(asked.letter(), asked.lift(), made, asked.sets()));
             }
-            return new FloorView.SlotLine(
-                    slot.prescription().letter(),
-                    slot.prescription().lift(),
-                    slot.prescription().part().shorthand(),
-                    slot.now().load().map(l -> words.load(l, unit)).orElse(null),
-                    was(slot, unit),
-                    slot.now().isAbout(),
-                    why,
-                    hangsOn,
-                    drop,
-                    kit(),
-                    (int) done.stream().filter(d -> !d.task().warmUp()).count(),
-                    slot.prescription().part().sets(),
-                    done.stream().map(d -> doneLine(d, unit)).toList());
         }
+        return counts;
+    }
 
-        private LiftNumbers numbers() {
-            return day.plan().resolver().numbers(slot.prescription().lift());
-        }
-
-        /** A max, with the ratio by which it was taken from another lift's. */
-        private String through(Mass max, Optional<Ratio> ratio, MassUnit unit) {
-            String figure = words.about(max, unit);
-            return ratio.map(r -> words.say("slot.through", figure, words.percent(r.share()), words.lift(r.to())))
-                    .orElse(figure);
-        }
-
-        /** What makes the load: the gym and the bar or piece, with what the load is of where there are two. */
-        private String kit() {
-            if (!(slot.now() instanceof ResolvedLoad.Known known)) {
-                return null;
-            }
-            Lift lift = slot.prescription().lift();
-            Variation variation = day.plan().standing().catalogue().of(lift);
-            Implement implement = variation.implement();
-            boolean hand = implement == Implement.HANDLES || implement == Implement.DUMBBELL;
-            String kit = words.say(
-                    hand ? "floor.kit.hand" : "floor.kit",
-                    day.plan().kit().gymName(),
-                    implement.made() == Implement.Made.FREELY
-                            ? words.madeWith(implement, "")
-                            : known.fit().loading().kit().bar().name());
-            return day.plan()
-                    .kit()
-                    .safetyHeight(variation)
-                    .map(height -> words.say("floor.kit.safeties", kit, height))
-                    .orElse(kit);
-        }
-
-        private FloorView.DoneLine doneLine(DoneSet d, MassUnit unit) {
-            Effort effort = d.set().effort();
-            return new FloorView.DoneLine(
-                    d.task().toString(),
-                    d.task().warmUp(),
-                    words.load(d.set().load(), unit),
-                    d.set().reps(),
-                    effort.code());
-        }
+    /** How long the session has taken so far, by its first and last set. */
+    private int minutes(FloorDay day) {
+        return day.log()
+                .map(SessionLog::times)
+                .filter(times -> times.size() > 1)
+                .map(times -> (int) Math.min(
+                        600,
+                        Math.max(
+                                1,
+                                Duration.between(times.get(0), times.get(times.size() - 1))
+                                        .toMinutes())))
+                .orElse(0);
     }
 }

@@ -1,108 +1,191 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.UnreadableException;
+import java.time.Duration;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
-/**
- * A set as it was sent from the floor, all text until it has been read.
- *
- * @param sure the load the lifter stands by although it looks like the other unit
- * @param error the code of what is wrong with it, or null
- */
-record SetForm(
-        String task,
-        String token,
-        String load,
-        String sure,
-        String reps,
-        String effort,
-        boolean correct,
-        String error) {
+/** Reads a set as it was sent from the floor. What cannot be read is an {@link UnreadableException} with its field. */
+record SetForm(Typed typed, Task task, Catalogue catalogue, MassUnit unit) {
 
     private static final Mass MOST = Mass.ofKg(1000);
+    private static final Length FARTHEST = Length.ofCm(200_000);
 
-    /** What cannot be logged as it was sent. */
-    static final class Refused extends Exception {
-        private static final long serialVersionUID = 1;
-        private final transient SetForm form;
-
-        Refused(SetForm form, String error) {
-            this.form = new SetForm(
-                    form.task, form.token, form.load, form.load, form.reps, form.effort, form.correct, error);
-        }
-
-        SetForm form() {
-            return form;
-        }
-    }
-
-    /** The token, made afresh where none that can be read was sent. */
-    UUID tokenOrNew() {
+    /** A token that was sent, made afresh where none that can be read was. */
+    static UUID token(Typed typed) {
         try {
-            return UUID.fromString(token);
-        } catch (IllegalArgumentException | NullPointerException notAToken) {
+            return UUID.fromString(typed.text("token"));
+        } catch (IllegalArgumentException notAToken) {
             return UUID.randomUUID();
         }
     }
 
-    /** The set that was sent, for the task it answers. */
-    DoneSet read(Task planned, MassUnit unit) throws Refused {
-        Mass mass = readLoad(unit);
-        if (!load.equals(sure)
-                && planned.loading()
-                        .filter(made -> UnitSlip.isSuspected(mass, made.total()))
-                        .isPresent()) {
-            throw new Refused(this, "unit");
-        }
-        Effort rated = readEffort();
-        int done = readReps();
-        if (rated instanceof Effort.Missed && done >= planned.reps()) {
-            if (planned.reps() > 1) {
-                throw new Refused(this, "missed-reps");
-            }
-            done = 0;
-        }
-        if (done == 0 && !(rated instanceof Effort.Missed)) {
-            throw new Refused(this, "no-reps");
-        }
-        return new DoneSet(planned.key(), new LiftedSet(planned.lift(), mass, done, rated));
+    /** Whether nothing has to be on the bar: preparation, work with the body alone, work by feel. */
+    static boolean mayBeUnloaded(Part part, Implement implement) {
+        return part.work() instanceof Work.Preparation
+                || implement.made() == Implement.Made.FREELY
+                || part.basis() instanceof LoadBasis.ByFeel;
     }
 
-    private Mass readLoad(MassUnit unit) throws Refused {
+    /** Whether a set need not be rated: it is held, carried, prepared or raced against the clock. */
+    static boolean mayBeUnrated(Work work) {
+        return !work.countsReps() || work instanceof Work.Clusters || work instanceof Work.Density;
+    }
+
+    /** The set that was sent; what a coach said of it before stays. */
+    DoneSet read(Optional<CoachSeen> seen) {
+        Mass load = typed.read("load", this::load);
+        Effort effort = typed.read("effort", this::effort);
+        int done = typed.read("reps", text -> reps(text, effort));
+        SetDetails details = new SetDetails(
+                typed.readIfAny("helped", text -> Reading.number(text, 0, done)).orElse(0),
+                typed.readIfAny("why", text -> Reading.choice(SetDetails.MissedBy.class, text))
+                        .filter(why -> effort instanceof Effort.Missed),
+                typed.readIfAny("speed", SetForm::speed),
+                typed.readIfAny("wears", text -> worn()),
+                typed.readIfAny("video", text -> Reading.choice(SetDetails.Video.class, text)),
+                typed.readIfAny("partner", SetForm::rating),
+                seen.orElse(CoachSeen.NOTHING),
+                typed.readIfAny("note", text -> Reading.words(text, SetDetails.LONGEST_NOTE)),
+                typed.readIfAny("time", SetForm::time),
+                typed.readIfAny(
+                        "distance",
+                        text -> Reading.length(
+                                text, unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, Length.ofCm(10), FARTHEST)),
+                isModified(task.asked().part()));
+        return new DoneSet(task.key(), new LiftedSet(task.lift(), load, done, effort, details));
+    }
+
+    /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
+    private boolean isModified(Part part) {
+        return !task.key().warmUp()
+                && (part.changing().isPresent() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
+    }
+
+    private Mass load(String text) {
+        boolean unloaded =
+                mayBeUnloaded(task.asked().part(), catalogue.of(task.lift()).implement());
+        if (unloaded && (text.isEmpty() || text.equals("0"))) {
+            return Mass.ZERO;
+        }
+        Mass mass = mass(text);
+        if (!typed.isConfirmed("load")
+                && task.loading()
+                        .filter(made -> UnitSlip.isSuspected(mass, made.total()))
+                        .isPresent()) {
+            throw new UnreadableException("set.error.unit");
+        }
+        return mass;
+    }
+
+    private Mass mass(String text) {
         try {
-            Mass mass = Mass.parse(load == null ? "" : load, unit);
+            Mass mass = Mass.parse(text, unit);
             if (mass.isPositive() && !mass.isGreaterThan(MOST)) {
                 return mass;
             }
-        } catch (IllegalArgumentException notAMass) {
-            throw new Refused(this, "load");
+        } catch (IllegalArgumentException | ArithmeticException notAMass) {
+            // refused below, like a mass out of range
         }
-        throw new Refused(this, "load");
+        throw new UnreadableException("set.error.load");
     }
 
-    private int readReps() throws Refused {
-        try {
-            int done = Integer.parseInt(reps == null ? "" : reps.strip());
-            if (done >= 0 && done <= 100) {
-                return done;
+    private int reps(String text, Effort effort) {
+        int done = count(text);
+        if (effort instanceof Effort.Missed && done >= task.reps()) {
+            if (task.reps() > 1) {
+                throw new UnreadableException("set.error.missed-reps");
             }
-        } catch (NumberFormatException notANumber) {
-            throw new Refused(this, "reps");
+            return 0;
         }
-        throw new Refused(this, "reps");
+        if (done == 0 && !(effort instanceof Effort.Missed)) {
+            throw new UnreadableException("set.error.no-reps");
+        }
+        return done;
     }
 
-    private Effort readEffort() throws Refused {
-        try {
-            return Effort.parse(effort == null ? "" : effort);
-        } catch (IllegalArgumentException notAnEffort) {
-            throw new Refused(this, "effort");
+    private static int count(String text) {
+        if (!text.matches("\\d{1,3}") || Integer.parseInt(text) > Work.MOST_REPS) {
+            throw new UnreadableException("set.error.reps");
         }
+        return Integer.parseInt(text);
+    }
+
+    private Effort effort(String text) {
+        try {
+            Effort effort = Effort.parse(text);
+            if (!(effort instanceof Effort.Unrated)
+                    || mayBeUnrated(task.asked().part().work())) {
+                return effort;
+            }
+        } catch (IllegalArgumentException notAnEffort) {
+            // refused below, like a set that has to be rated
+        }
+        throw new UnreadableException("set.error.effort");
+    }
+
+    private static BarSpeed speed(String text) {
+        try {
+            return BarSpeed.parse(text);
+        } catch (IllegalArgumentException | ArithmeticException noSpeed) {
+            throw new UnreadableException("set.error.speed");
+        }
+    }
+
+    static Rpe rating(String text) {
+        try {
+            return Rpe.parse(text);
+        } catch (IllegalArgumentException noRating) {
+            throw new UnreadableException("read.choice");
+        }
+    }
+
+    /** Seconds, or minutes and seconds with a colon. */
+    private static Duration time(String text) {
+        if (text.matches("\\d{1,4}|\\d{1,3}:[0-5]\\d")) {
+            int colon = text.indexOf(':');
+            long seconds = colon < 0
+                    ? Long.parseLong(text)
+                    : 60 * Long.parseLong(text.substring(0, colon)) + Long.parseLong(text.substring(colon + 1));
+            if (seconds > 0 && seconds <= SetDetails.LONGEST_TIME.toSeconds()) {
+                return Duration.ofSeconds(seconds);
+            }
+        }
+        throw new UnreadableException("set.error.time");
+    }
+
+    /** The kit ticked; none where all ticks were taken out. */
+    private Set<Worn> worn() {
+        EnumSet<Worn> worn = EnumSet.noneOf(Worn.class);
+        for (String piece : typed.text("worn").split(",")) {
+            if (!piece.isBlank()) {
+                worn.add(Reading.choice(Worn.class, piece));
+            }
+        }
+        return worn;
     }
 }

@@ -24,10 +24,11 @@ import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
-import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.SentSet;
 import dev.yarbel.web.book.SessionFinished;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.roster.Roster;
 import java.util.ArrayList;
@@ -56,7 +57,7 @@ class CallsTest {
     private Clubs4Tests clubs;
 
     @Autowired
-    private Book book;
+    private Sessions sessions;
 
     @Autowired
     private Ledger ledger;
@@ -84,8 +85,14 @@ class CallsTest {
     private void lift(int kg, String effort, Optional<String> pain) throws Exception {
         DoneSet top =
                 new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(kg), 1, Effort.parse(effort)));
-        book.log(club.lifterPerson, club.lifter, club.plan().planned(0, 1), TestSettings.TODAY, UUID.randomUUID(), top);
-        book.finish(club.lifter, club.plan().planned(0, 1), pain);
+        sessions.log(
+                club.lifterPerson,
+                club.lifter,
+                club.plan().planned(0, 1),
+                TestSettings.TODAY,
+                new SentSet(UUID.randomUUID(), top, TestSettings.NOW),
+                "");
+        sessions.finish(club.lifter, club.plan().planned(0, 1), Sessions.Finish.of(pain));
         await().untilAsserted(() -> assertThat(
                         jdbc.sql("select count(*) from event_publication where completion_date is null")
                                 .query(Integer.class)

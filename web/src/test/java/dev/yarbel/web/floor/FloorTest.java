@@ -207,9 +207,10 @@ class FloorTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("is the unit right?"), containsString("name=\"sure\" value=\"331\""))));
+                                containsString("is the unit right?"),
+                                containsString("name=\"confirmed\" value=\"331\""))));
         assertThat(logged()).isEmpty();
-        mvc.perform(set("C.1", UUID.randomUUID().toString(), "331", "5", "8").param("sure", "331"))
+        mvc.perform(set("C.1", UUID.randomUUID().toString(), "331", "5", "8").param("confirmed", "331"))
                 .andExpect(status().isFound());
         assertThat(logged().get(0).set().load()).isEqualTo(Mass.ofKg(331));
     }

@@ -13,8 +13,8 @@ import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
-import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.Sessions;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -37,7 +37,7 @@ abstract class DeskTesting {
     Ledger ledger;
 
     @Autowired
-    Book book;
+    Sessions sessions;
 
     @Autowired
     Plans plans;
@@ -95,7 +95,7 @@ abstract class DeskTesting {
     }
 
     void lifted(int week) {
-        book.addHistory(
+        sessions.addHistory(
                 club.lifter,
                 club.plan().planned(0, week),
                 TestSettings.TODAY,

@@ -190,7 +190,7 @@ class PlanGivingTest extends DeskTesting {
         LifterCard open = other();
         LifterPlan theirs = given(begun);
         given(open);
-        book.addHistory(
+        sessions.addHistory(
                 begun,
                 theirs.planned(0, 1),
                 TestSettings.TODAY,

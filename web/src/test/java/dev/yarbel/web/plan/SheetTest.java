@@ -16,9 +16,9 @@ import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
-import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,7 +47,7 @@ class SheetTest {
     private Ledger ledger;
 
     @Autowired
-    private Book book;
+    private Sessions sessions;
 
     private TestClub club;
 
@@ -191,7 +191,7 @@ class SheetTest {
 
     @Test
     void aDayThatWasLiftedIsHistory() throws Exception {
-        book.addHistory(
+        sessions.addHistory(
                 club.lifter,
                 club.plan().planned(0, 0),
                 TestSettings.TODAY.minusWeeks(1),

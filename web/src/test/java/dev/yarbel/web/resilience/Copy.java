@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -90,6 +91,10 @@ final class Copy implements AutoCloseable {
         return address;
     }
 
+    int port() {
+        return URI.create(address).getPort();
+    }
+
     /** As kill -9 does. */
     void kill() throws InterruptedException {
         process.destroyForcibly().waitFor();
@@ -111,6 +116,15 @@ final class Copy implements AutoCloseable {
 
         HttpResponse<String> get(Copy copy, String path) throws IOException, InterruptedException {
             return send(HttpRequest.newBuilder(URI.create(copy.address + path)).GET());
+        }
+
+        /** Opens a line on which a copy tells what happens; each line it says is passed on. */
+        void listen(Copy copy, String path, Consumer<String> heard) {
+            HttpRequest request = HttpRequest.newBuilder(URI.create(copy.address + path))
+                    .header("Accept", "text/event-stream")
+                    .build();
+            client.sendAsync(request, HttpResponse.BodyHandlers.ofLines())
+                    .thenAccept(response -> response.body().forEach(heard));
         }
 
         /** Sends a form as the page of this path holds it, with some fields filled in. */

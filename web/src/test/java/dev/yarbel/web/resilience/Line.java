@@ -14,7 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 final class Line implements AutoCloseable {
 
     private final String host;
-    private final int port;
+    private volatile int port;
     private final ServerSocket door;
     private final Set<Socket> open = ConcurrentHashMap.newKeySet();
     private volatile State state = State.SOUND;
@@ -34,6 +34,11 @@ final class Line implements AutoCloseable {
 
     int localPort() {
         return door.getLocalPort();
+    }
+
+    /** New connections lead to another port. */
+    void turnTo(int other) {
+        port = other;
     }
 
     /** Every connection breaks, and none can be made. */

@@ -8,8 +8,10 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -133,6 +135,30 @@ class ResilienceTest {
                                 .body())
                         .contains("Bryn Castellan left this slip");
             }
+        }
+    }
+
+    @Test
+    void whatIsLoggedOnOneCopyIsHeardOfOnTheOtherAlsoAfterTheDatabaseWentAway() throws Exception {
+        try (Copy one = Copy.start(folder, database.url());
+                Copy two = Copy.start(folder, database.url())) {
+            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water");
+            Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
+            List<String> heard = new CopyOnWriteArrayList<>();
+            bryn.listen(two, "/live/events", heard::add);
+            await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains(":open"));
+
+            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
+            await().atMost(Duration.ofSeconds(20))
+                    .until(() -> heard.contains("event:moved") && heard.contains("data:1"));
+
+            database.execute("select pg_terminate_backend(pid) from pg_stat_activity"
+                    + " where application_name = 'yarbel floor'");
+            await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains("event:missed"));
+            int before = heard.size();
+            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "150"));
+            await().atMost(Duration.ofSeconds(20))
+                    .until(() -> heard.subList(before, heard.size()).contains("event:moved"));
         }
     }
 

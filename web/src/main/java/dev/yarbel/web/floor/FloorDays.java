@@ -1,0 +1,83 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.plan.LifterPlan;
+import dev.yarbel.web.plan.Plans;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Finds the day that is on the floor, with what is at hand in the gym it is trained in and what was changed of it. */
+@Component
+class FloorDays {
+
+    private final Roster roster;
+    private final Plans plans;
+    private final Sessions sessions;
+
+    FloorDays(Roster roster, Plans plans, Sessions sessions) {
+        this.roster = roster;
+        this.plans = plans;
+        this.sessions = sessions;
+    }
+
+    /** The day asked for, else the one in focus; empty when there is no plan with days. */
+    Optional<FloorDay> find(Person person, LifterCard lifter, Optional<Integer> day, Optional<Integer> week) {
+        return plans.current(lifter, person.zone())
+                .flatMap(plan -> day.isPresent() && week.isPresent()
+                        ? Optional.of(open(plan, day.get(), week.get()))
+                        : FloorDay.inFocus(plan).map(place -> open(plan, place.day(), place.week())));
+    }
+
+    /**
+     * A day by its place in the plan.
+     *
+     * @throws NotFoundException when there is no such lifter for this person, or no such day
+     */
+    FloorDay get(Person person, long lifter, int day, int week) {
+        return open(
+                plans.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new),
+                day,
+                week);
+    }
+
+    /** The place that a day has in the plan now, by its number; empty when it is there no more. */
+    Optional<FloorDay> find(Person person, long lifter, long planned, int week) {
+        LifterPlan plan =
+                plans.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new);
+        int day = plan.dayIds().indexOf(planned);
+        return day < 0 || week < 0 || week >= plan.block().weeks()
+                ? Optional.empty()
+                : Optional.of(open(plan, day, week));
+    }
+
+    private FloorDay open(LifterPlan plan, int day, int week) {
+        if (day < 0
+                || day >= plan.block().days().size()
+                || week < 0
+                || week >= plan.block().weeks()) {
+            throw new NotFoundException();
+        }
+        Optional<SessionLog> log = plan.session(day, week);
+        return FloorDay.of(
+                plans.on(plan, plan.block().date(day, week)),
+                day,
+                week,
+                log.map(session -> sessions.changes(plan.lifter(), session)).orElse(List.of()));
+    }
+
+    /** A set's key that was sent. */
+    static TaskKey key(String text) {
+        try {
+            return TaskKey.parse(text);
+        } catch (IllegalArgumentException notAKey) {
+            throw new NotFoundException();
+        }
+    }
+}

@@ -1,0 +1,151 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.session.Amendment;
+import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Forms;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Several lifters side by side as they lift, for their coach; and the lines on which pages hear that something moved. */
+@Controller
+class LiveController {
+
+    /** A session begun longer ago is over. */
+    private static final Duration ON_THE_FLOOR = Duration.ofHours(6);
+
+    private final Roster roster;
+    private final FloorDays days;
+    private final Sessions sessions;
+    private final FloorPainter painter;
+    private final Listeners listeners;
+    private final Forms forms;
+    private final Clock clock;
+
+    LiveController(
+            Roster roster,
+            FloorDays days,
+            Sessions sessions,
+            FloorPainter painter,
+            Listeners listeners,
+            Forms forms,
+            Clock clock) {
+        this.roster = roster;
+        this.days = days;
+        this.sessions = sessions;
+        this.painter = painter;
+        this.listeners = listeners;
+        this.forms = forms;
+        this.clock = clock;
+    }
+
+    /**
+     * The coach's lifters who are lifting, side by side, and whoever else was chosen.
+     *
+     * @param lifter those to show besides
+     */
+    @GetMapping("/live")
+    String live(@AuthenticationPrincipal Person person, @RequestParam Optional<Set<Long>> lifter, Model model) {
+        List<LifterCard> all = roster.lifters(person);
+        Set<Long> lifting = sessions.begunSince(person.clubId(), clock.instant().minus(ON_THE_FLOOR));
+        Set<Long> chosen = lifter.orElse(Set.of());
+        Map<Boolean, List<LifterCard>> shown = all.stream()
+                .collect(Collectors.partitioningBy(card -> lifting.contains(card.id()) || chosen.contains(card.id())));
+        model.addAttribute("shown", shown.get(true));
+        model.addAttribute("others", shown.get(false));
+        model.addAttribute(
+                "chosen", chosen.stream().map(id -> "lifter=" + id + "&").collect(Collectors.joining()));
+        return "floor/live";
+    }
+
+    @GetMapping(path = "/live/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter events(@AuthenticationPrincipal Person person) {
+        Set<Long> own = roster.lifters(person).stream().map(LifterCard::id).collect(Collectors.toSet());
+        return listeners.open(person.clubId(), own::contains);
+    }
+
+    @GetMapping(path = "/lifters/{id}/floor/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter events(@AuthenticationPrincipal Person person, @PathVariable long id) {
+        LifterCard lifter = roster.lifter(person, id);
+        return listeners.open(lifter.clubId(), moved -> moved == lifter.id());
+    }
+
+    /** One lifter's side of it. */
+    @GetMapping("/lifters/{id}/floor/side")
+    String side(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
+        return side(person, roster.lifter(person, id), FormState.NONE, model);
+    }
+
+    /** Gives another dose from the set in hand on. */
+    @PostMapping("/lifters/{id}/floor/side")
+    String give(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam int day,
+            @RequestParam int week,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        FloorDay floor = days.get(person, id, day, week);
+        return forms.sendTo(
+                "side-" + id,
+                typed,
+                values -> {
+                    Task now = floor.session().next().orElseThrow(NotFoundException::new);
+                    int set = now.key().warmUp() ? 1 : now.key().number();
+                    Amendment change = values.isBlank("dose")
+                            ? values.read("load", text -> atLoad(floor, now, set, text))
+                            : values.read("dose", text -> FloorChangesController.redose(floor, now.asked(), set, text));
+                    sessions.amend(
+                            person,
+                            floor.plan().lifter(),
+                            floor.key(),
+                            floor.plan().today(),
+                            SetForm.token(values),
+                            change,
+                            Optional.empty(),
+                            floor.asked());
+                    return side(person, roster.lifter(person, id), FormState.NONE, model);
+                },
+                state -> side(person, floor.plan().lifter(), state, model),
+                response);
+    }
+
+    private static Amendment atLoad(FloorDay floor, Task now, int set, String text) {
+        MassUnit unit = floor.plan().lifter().unit();
+        return new Amendment.AtLoad(now.key().letter(), set, Reading.mass(text, unit), Reading.unit(text, unit));
+    }
+
+    private String side(Person person, LifterCard lifter, FormState state, Model model) {
+        model.addAttribute("lifter", lifter);
+        model.addAttribute("state", state);
+        model.addAttribute(
+                "floor",
+                days.find(person, lifter, Optional.empty(), Optional.empty())
+                        .map(day -> painter.view(day, Optional.empty(), FormState.NONE, false))
+                        .orElse(null));
+        return "floor/live :: side";
+    }
+}

@@ -1,0 +1,307 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.lift.Alternatives;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.Amended;
+import dev.yarbel.core.session.Amendment;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.FloorChange;
+import dev.yarbel.web.page.Words;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** The lines of a day's slots: what each asks for, what its load hangs on, what was done of it and changed in it. */
+@Component
+class SlotLines {
+
+    private static final int MOST_SWAPS = 6;
+
+    private final Words words;
+    private final Amounts amounts;
+
+    SlotLines(Words words, Amounts amounts) {
+        this.words = words;
+        this.amounts = amounts;
+    }
+
+    FloorView.SlotLine line(FloorDay day, SlotPlan slot, List<DoneSet> allDone) {
+        MassUnit unit = day.plan().lifter().unit();
+        Prescription asked = slot.prescription();
+        List<DoneSet> done =
+                allDone.stream().filter(d -> answers(slot, d.task())).toList();
+        boolean blind = asked.part().is(Manner.BLIND);
+        Why why = why(day, slot, unit);
+        boolean first = asked.firstSet() == 1;
+        Optional<Task> next = day.session().tasks().stream()
+                .filter(task -> task.key().letter().equals(asked.letter())
+                        && allDone.stream().noneMatch(d -> d.task().equals(task.key())))
+                .findFirst();
+        int nextSet = 1
+                + allDone.stream()
+                        .map(DoneSet::task)
+                        .filter(key -> key.letter().equals(asked.letter()) && !key.warmUp())
+                        .mapToInt(TaskKey::number)
+                        .max()
+                        .orElse(0);
+        return new FloorView.SlotLine(
+                asked.letter(),
+                asked.lift(),
+                asked.part().shorthand(),
+                blind ? null : slot.now().load().map(l -> words.load(l, unit)).orElse(null),
+                blind ? null : was(slot, unit),
+                slot.now().isAbout(),
+                blind,
+                why.code(),
+                blind ? "" : why.hangsOn(),
+                blind ? "" : why.drop(),
+                kit(day, slot),
+                asked.part().details().reason().orElse(null),
+                (int) done.stream().filter(d -> !d.task().warmUp()).count(),
+                asked.sets(),
+                first ? planned(day, asked) : null,
+                first,
+                next.map(task -> task.key().toString()).orElse(null),
+                nextSet,
+                first && !day.finished() ? swaps(day, asked, unit) : List.of(),
+                first ? changes(day, asked.letter()) : List.of(),
+                done.stream().map(d -> doneLine(d, unit, blind)).toList());
+    }
+
+    /** Whether a set belongs to this part of the day; warm-ups belong to the part they lead to. */
+    static boolean answers(SlotPlan slot, TaskKey task) {
+        return slot.prescription().isAnsweredBy(task)
+                || task.warmUp()
+                        && slot.prescription().letter().equals(task.letter())
+                        && slot.prescription().firstSet() == 1;
+    }
+
+    /** The load planned before what was lifted moved it; null where it did not. */
+    String was(SlotPlan slot, MassUnit unit) {
+        return slot.hasMoved()
+                ? slot.planned().load().map(l -> words.load(l, unit)).orElse(null)
+                : null;
+    }
+
+    // ---- what a load hangs on
+
+    private record Why(String code, String hangsOn, String drop) {}
+
+    private Why why(FloorDay day, SlotPlan slot, MassUnit unit) {
+        if (slot.now() instanceof ResolvedLoad.Unknown unknown) {
+            return new Why(unknown.why().name(), null, null);
+        }
+        ResolvedLoad.Origin origin = ((ResolvedLoad.Known) slot.now()).origin();
+        LiftNumbers numbers = day.plan().resolver().numbers(slot.prescription().lift());
+        if (origin instanceof ResolvedLoad.Origin.BelowLiftedTop lifted) {
+            return new Why(
+                    lifted.missed() ? "BelowLastMade" : "BelowLiftedTop",
+                    words.load(lifted.top(), unit),
+                    words.percent(lifted.drop()));
+        }
+        if (origin instanceof ResolvedLoad.Origin.BelowPlannedTop planned) {
+            return new Why("BelowPlannedTop", words.load(planned.top(), unit), words.percent(planned.drop()));
+        }
+        if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
+            return new Why(
+                    "FromWorkingMax",
+                    through(max.workingMax(), numbers.workingMaxThrough(), unit),
+                    words.percent(max.share()));
+        }
+        if (origin instanceof ResolvedLoad.Origin.FromReference from) {
+            return new Why(
+                    "FromReference",
+                    words.reference(from.of(), words.about(from.whole(), unit)),
+                    words.percent(from.share()));
+        }
+        if (origin instanceof ResolvedLoad.Origin.AfterLastTime after) {
+            return new Why("AfterLastTime", words.load(after.last(), unit), words.load(after.step(), unit));
+        }
+        if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
+            return new Why(
+                    "FromEstimate",
+                    through(estimate.estimate(), numbers.estimateThrough(), unit),
+                    words.percent(estimate.share()));
+        }
+        return new Why("AsWritten", null, null);
+    }
+
+    /** A max, with the ratio by which it was taken from another lift's. */
+    private String through(Mass max, Optional<Ratio> ratio, MassUnit unit) {
+        String figure = words.about(max, unit);
+        return ratio.map(r -> words.say("slot.through", figure, words.percent(r.share()), words.lift(r.to())))
+                .orElse(figure);
+    }
+
+    /** What makes the load: the gym and the bar or piece, with what the load is of where there are two. */
+    private String kit(FloorDay day, SlotPlan slot) {
+        if (!(slot.now() instanceof ResolvedLoad.Known known)) {
+            return null;
+        }
+        Variation variation =
+                day.plan().standing().catalogue().of(slot.prescription().lift());
+        Implement implement = variation.implement();
+        boolean hand = implement == Implement.HANDLES || implement == Implement.DUMBBELL;
+        String kit = words.say(
+                hand ? "floor.kit.hand" : "floor.kit",
+                day.plan().kit().gymName(),
+                implement.made() == Implement.Made.FREELY
+                        ? words.madeWith(implement, "")
+                        : known.fit().loading().kit().bar().name());
+        return day.plan()
+                .kit()
+                .safetyHeight(variation)
+                .map(height -> words.say("floor.kit.safeties", kit, height))
+                .orElse(kit);
+    }
+
+    // ---- what was changed and what can be
+
+    private String planned(FloorDay day, Prescription asked) {
+        boolean changed = day.changes().stream()
+                .map(FloorChange::amendment)
+                .anyMatch(amendment -> amendment.letter().equals(asked.letter())
+                        && !(amendment instanceof Amendment.GoOn)
+                        && !(amendment instanceof Amendment.Checked));
+        return changed
+                ? day.plan().block().days().get(day.day()).slots().stream()
+                        .filter(slot -> slot.letter().equals(asked.letter()))
+                        .flatMap(slot -> slot
+                                .doses()
+                                .get(day.week())
+                                .map(dose -> words.say("floor.planned", words.lift(slot.lift()), dose.shorthand()))
+                                .stream())
+                        .findFirst()
+                        .orElse(null)
+                : null;
+    }
+
+    /** What can stand in for the lift, each with the load that the same dose comes to. */
+    private List<FloorView.Swap> swaps(FloorDay day, Prescription asked, MassUnit unit) {
+        Catalogue catalogue = day.plan().standing().catalogue();
+        Set<Tissue> aching = EnumSet.noneOf(Tissue.class);
+        day.plan().lifter().aching(asked.lift(), catalogue).forEach(ache -> aching.add(ache.place()));
+        return Alternatives.of(asked.lift(), aching, catalogue, MOST_SWAPS).stream()
+                .map(lift -> new FloorView.Swap(lift, loadOf(day, asked, lift, unit), !aching.isEmpty()))
+                .toList();
+    }
+
+    private String loadOf(FloorDay day, Prescription asked, Lift lift, MassUnit unit) {
+        List<Prescription> alone = Amended.of(List.of(asked), List.of(new Amendment.Swap(asked.letter(), lift)))
+                .day();
+        return day.plan()
+                .resolver()
+                .resolve(alone)
+                .get(0)
+                .load()
+                .map(load -> words.load(load, unit))
+                .orElse(null);
+    }
+
+    private List<FloorView.ChangeLine> changes(FloorDay day, String letter) {
+        return day.changes().stream()
+                .filter(change -> change.amendment().letter().equals(letter))
+                .filter(change -> !(change.amendment() instanceof Amendment.Checked)
+                        && !(change.amendment() instanceof Amendment.GoOn))
+                .map(change -> new FloorView.ChangeLine(
+                        change.token().toString(),
+                        said(change.amendment()),
+                        change.reason().orElse(null),
+                        change.byName()))
+                .toList();
+    }
+
+    private String said(Amendment amendment) {
+        if (amendment instanceof Amendment.Shorten shorten) {
+            return shorten.sets() == 0
+                    ? words.say("amended.skip")
+                    : words.say("amended.shorten", String.valueOf(shorten.sets()));
+        }
+        if (amendment instanceof Amendment.Swap swap) {
+            return words.say("amended.swap", words.lift(swap.lift()));
+        }
+        if (amendment instanceof Amendment.Redose redose) {
+            return words.say(
+                    "amended.dose",
+                    String.valueOf(redose.fromSet()),
+                    redose.dose().shorthand());
+        }
+        if (amendment instanceof Amendment.AtLoad at) {
+            return words.say("amended.load", String.valueOf(at.set()), words.load(at.load(), at.unit()));
+        }
+        if (amendment instanceof Amendment.Step step) {
+            return words.say("amended.step", words.load(step.load(), step.unit()), String.valueOf(step.reps()));
+        }
+        return words.say("amended.another", String.valueOf(((Amendment.Another) amendment).after()));
+    }
+
+    // ---- what was done
+
+    FloorView.DoneLine doneLine(DoneSet done, MassUnit unit, boolean blind) {
+        LiftedSet set = done.set();
+        return new FloorView.DoneLine(
+                done.task().toString(),
+                done.task().warmUp(),
+                blind || set.load().isZero() ? null : words.load(set.load(), unit),
+                amounts.done(set, unit),
+                set.effort().code(),
+                notes(set),
+                coach(set.details().coach()));
+    }
+
+    private List<String> notes(LiftedSet set) {
+        SetDetails details = set.details();
+        List<String> notes = new ArrayList<>();
+        details.missedBy()
+                .filter(why -> set.effort() instanceof Effort.Missed)
+                .ifPresent(why -> notes.add(words.say("missed-by." + why)));
+        if (details.helped() > 0) {
+            notes.add(words.say("set.helped", String.valueOf(details.helped())));
+        }
+        details.speed().ifPresent(speed -> notes.add(words.say("set.speed", speed.toString())));
+        details.time().ifPresent(time -> notes.add(words.say("seconds", String.valueOf(time.toSeconds()))));
+        details.video().ifPresent(video -> notes.add(words.say("video." + video)));
+        details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));
+        details.worn().ifPresent(kit -> notes.add(words.say("set.wore", kit(kit))));
+        details.note().ifPresent(notes::add);
+        return notes;
+    }
+
+    private String kit(Set<Worn> worn) {
+        return worn.isEmpty()
+                ? words.say("set.worn.none")
+                : worn.stream().map(piece -> words.say("worn." + piece)).collect(Collectors.joining(", "));
+    }
+
+    private String coach(CoachSeen seen) {
+        List<String> said = new ArrayList<>();
+        seen.rating().ifPresent(rating -> said.add(words.say("coach.rating", rating.toString())));
+        seen.form().ifPresent(form -> said.add(words.say("form." + form)));
+        seen.link().ifPresent(link -> said.add(words.say("link." + link)));
+        seen.note().ifPresent(said::add);
+        return said.isEmpty() ? null : String.join("; ", said);
+    }
+}

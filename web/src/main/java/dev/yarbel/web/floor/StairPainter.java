@@ -1,0 +1,111 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.SessionPlan;
+import dev.yarbel.core.session.SessionPlan.Because;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
+import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.web.page.BarDrawing;
+import dev.yarbel.web.page.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Draws the ramp of the lift in hand as a stair of loaded bars. */
+@Component
+class StairPainter {
+
+    private static final int STEP_WIDTH = 62;
+
+    private final Words words;
+
+    StairPainter(Words words) {
+        this.words = words;
+    }
+
+    /** The warm-ups to the lift in hand and its first work set; none where there are no warm-ups. */
+    Optional<FloorView.Stair> stair(SessionPlan session, Task now, List<DoneSet> done, MassUnit unit) {
+        return session.slots().stream()
+                .filter(slot -> slot.prescription().lift().equals(now.lift())
+                        && slot.ramp().isPresent())
+                .findFirst()
+                .map(slot -> stair(session, slot, now, done, unit));
+    }
+
+    private FloorView.Stair stair(SessionPlan session, SlotPlan slot, Task now, List<DoneSet> done, MassUnit unit) {
+        String letter = slot.prescription().letter();
+        List<Task> climb = session.tasks().stream()
+                .filter(task -> task.key().letter().equals(letter)
+                        && (task.key().warmUp() || task.key().number() == 1)
+                        && task.loading().isPresent())
+                .toList();
+        boolean blind = slot.prescription().part().is(Manner.BLIND);
+        double top = climb.stream()
+                .mapToDouble(task -> kg(task.loading().orElseThrow()))
+                .max()
+                .orElse(1);
+        List<FloorView.Step> steps = new ArrayList<>();
+        PlateStack before = PlateStack.EMPTY;
+        for (int i = 0; i < climb.size(); i++) {
+            Task task = climb.get(i);
+            Loading loading = task.loading().orElseThrow();
+            Optional<DoneSet> lifted =
+                    done.stream().filter(d -> d.task().equals(task.key())).findFirst();
+            int y = (int) Math.round(112 - 68 * Math.max(0, kg(loading) / top - 0.1) / 0.9);
+            boolean isTop = !task.key().warmUp();
+            steps.add(new FloorView.Step(
+                    task.key().toString(),
+                    i * STEP_WIDTH,
+                    y,
+                    STEP_WIDTH,
+                    blind
+                            ? ""
+                            : lifted.map(d -> d.set().load())
+                                    .orElse(loading.total())
+                                    .figure(unit, 2),
+                    task.reps(),
+                    isTop && task.because() == Because.ASKED && slot.now().isAbout() && lifted.isEmpty(),
+                    added(before, loading.stack(), unit),
+                    lifted.isPresent(),
+                    task.key().equals(now.key()),
+                    isTop,
+                    discs(loading, i * STEP_WIDTH, y)));
+            before = loading.stack();
+        }
+        List<String> notes = slot.ramp().orElseThrow().remarks().stream()
+                .map(Enum::name)
+                .sorted()
+                .toList();
+        return new FloorView.Stair(slot.prescription().lift(), climb.size() * STEP_WIDTH, steps, notes);
+    }
+
+    private String added(PlateStack before, PlateStack stack, MassUnit unit) {
+        String on = words.plates(before.addedFor(stack), unit);
+        String off = words.plates(before.takenOffFor(stack), unit);
+        return (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on);
+    }
+
+    private static double kg(Loading loading) {
+        return loading.total().in(MassUnit.KG).doubleValue();
+    }
+
+    /** A small bar standing on the tread: one side, plates to scale. */
+    private static List<FloorView.Disc> discs(Loading loading, int left, int tread) {
+        List<FloorView.Disc> discs = new ArrayList<>();
+        int x = left + 14;
+        for (BarDrawing.Disc disc : BarDrawing.of(loading, 0).discs()) {
+            int height = Math.max(8, disc.height() * 34 / 100);
+            int width = Math.max(2, disc.width() * 28 / 100);
+            if (x + width < left + STEP_WIDTH - 2) {
+                discs.add(new FloorView.Disc(x, tread - 20 - height / 2, width, height));
+            }
+            x += width + 1;
+        }
+        return discs;
+    }
+}

@@ -1,0 +1,207 @@
+package dev.yarbel.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.book.SessionLog;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Floor on a phone of 390 by 844, as somebody uses it who was never told how. */
+@YarbelTest
+class FloorPhoneTest {
+
+    /** What somebody taps who only looks at the set in hand: done, made, or the rating that was asked for. */
+    private static final String PRIMARY =
+            ".now form.log > button.wide, .now form.log .two button, .now .picker .target,"
+                    + " .now form.log > .picker button[value='8']";
+
+    private static final long FIRST_VISIT_BYTES = 200_000;
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    private Browser browser;
+
+    @BeforeEach
+    void openBrowser() {
+        browser = new Browser("http://127.0.0.1:" + port);
+    }
+
+    @AfterEach
+    void closeBrowser() {
+        browser.close();
+    }
+
+    private TestClub signedIn(String... doses) {
+        TestClub club = clubs.club(doses);
+        browser.phone().signIn(club.lifterName(), club.password());
+        browser.waitForText(".now h2", "A ");
+        return club;
+    }
+
+    private long logged(TestClub club) {
+        return club.plan().session(0, 1).map(SessionLog::sets).map(List::size).orElse(0);
+    }
+
+    @Test
+    void aFiveLiftSessionTakesAtMostTwoTapsASet() {
+        TestClub club = signedIn(
+                "squat 1 @8 then 2x5 -20%",
+                "bench-press 3x5 90kg", "barbell-row 2x8 70kg", "dip 2x8 feel", "general-preparation prep 5min");
+        browser.script("window.taps = 0; addEventListener('pointerdown', () => { window.taps++; }, true);");
+        Set<String> sets = new HashSet<>();
+        while (!browser.all(".now").isEmpty() && sets.size() < 60) {
+            String before = browser.text(".now h2");
+            browser.waitFor(d -> {
+                browser.tap(d.findElements(By.cssSelector(PRIMARY)).stream()
+                        .filter(WebElement::isDisplayed)
+                        .findFirst()
+                        .orElseThrow());
+                return true;
+            });
+            sets.add(before);
+            browser.waitFor(d -> {
+                var heads = d.findElements(By.cssSelector(".now h2"));
+                return heads.isEmpty() || !heads.get(0).getText().equals(before) ? true : null;
+            });
+        }
+        long done = sets.size();
+        browser.waitFor(d -> logged(club) == done ? true : null);
+        assertThat(done).as("planned work sets and their warm-ups").isGreaterThanOrEqualTo(16);
+        assertThat((Long) browser.script("return window.taps;")).isLessThanOrEqualTo(2 * done);
+        browser.click(".finish form.ending button[type=submit]");
+        browser.waitForText(".finished", "Every set is in the book");
+    }
+
+    @Test
+    void aLoadThatNobodyKnowsIsAskedForBesideItsField() {
+        TestClub club = signedIn("bench-press 3x5 75%");
+        browser.waitForText(".now .small", "no working max yet");
+        browser.click(".now .picker button[value='8']");
+        browser.waitForText(".now .bad", "A load such as");
+        browser.type(".now input[name=load]", "60");
+        browser.click(".now .picker button[value='8']");
+        browser.waitForText(".now h2", "set 2 of 3");
+        browser.waitFor(d -> logged(club) == 1 ? true : null);
+    }
+
+    @Test
+    void theFirstVisitTransfersLittleAndWhatIsTappedIsLarge() {
+        signedIn("squat 1 @8 then 4x5 -20%", "bench-press 4x7 75%", "barbell-row 3x8 @7");
+        browser.waitFor(
+                d -> Boolean.TRUE.equals(browser.script("return document.getElementById('main').dataset.kept === 'true'"
+                                + " && (await caches.keys()).some((key) => key.startsWith('yarbel-pages-'));"))
+                        ? true
+                        : null);
+        // the sign-in before shared some files with it: what they weigh counts all the same
+        long bytes = (Long)
+                browser.script(
+                        "const entries = performance.getEntriesByType('resource')"
+                                + ".concat(performance.getEntriesByType('navigation'));"
+                                + "return entries.reduce((sum, entry) => sum + Math.max(entry.transferSize, entry.encodedBodySize), 0);");
+        assertThat(bytes).isBetween(50_000L, FIRST_VISIT_BYTES);
+        assertThat((String) browser.script("return performance.getEntriesByType('navigation')[0].encodedBodySize"
+                        + " < performance.getEntriesByType('navigation')[0].decodedBodySize ? 'compressed' : 'plain';"))
+                .isEqualTo("compressed");
+        assertThat((Long) browser.script("return Array.from(document.querySelectorAll('.now button, .now summary'))"
+                        + ".filter((e) => e.offsetParent !== null && !e.matches('.textact, .card > summary')"
+                        + " && e.getBoundingClientRect().height < 43.5).length;"))
+                .as("targets under 44 px")
+                .isZero();
+        browser.assertSound();
+    }
+
+    @Test
+    void theRestRunsByItselfAndOutlivesAReload() {
+        TestClub club = signedIn("squat 3x5 75% rest 240", "bench-press 3x5 75%");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 3");
+        browser.click(".now .picker button[value='8']");
+        browser.waitForText("#restbar", "Rest");
+        browser.waitFor(d -> logged(club) == 1 ? true : null);
+        browser.open(club.url("/floor"));
+        browser.waitForText("#restbar", "Rest");
+        assertThat(browser.text("#restface")).startsWith("3:");
+        // a clock that was started long ago says so, whatever ticked meanwhile
+        browser.script("for (const key of Object.keys(localStorage)) { if (key.startsWith('rest ')) {"
+                + " const rest = JSON.parse(localStorage.getItem(key)); rest.from -= 231000;"
+                + " localStorage.setItem(key, JSON.stringify(rest)); } }");
+        browser.waitForText("#restbar", "Set up");
+        browser.click("#restbar [data-clock=silence]");
+        assertThat(browser.find("#restbar [data-clock=silence]").getAttribute("aria-pressed"))
+                .isEqualTo("true");
+        browser.click("#restbar [data-clock=skip]");
+        assertThat(browser.all("#restbar[hidden]")).hasSize(1);
+        browser.assertSound();
+    }
+
+    @Test
+    void clustersAndSinglesAgainstTheClockAreCountedFromTheirTimestamps() {
+        signedIn("squat 3x(5x1 20s) 85%", "bench-press 10x1 in 10min gap 30 100kg");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 3");
+        browser.click(".now [data-clock=start]");
+        browser.waitForText(".now .clocksays", "set 1/5");
+        shiftClocks(36_000);
+        browser.waitForText(".now .clocksays", "set 2/5 · Set up");
+        shiftClocks(70_000);
+        browser.waitForText(".now .clocksays", "Time");
+        browser.click(".now .two button[value=done]");
+        browser.waitForText(".now h2", "set 2 of 3");
+
+        browser.click(".slots article[data-letter=B] summary");
+        browser.click(".slots article[data-letter=B] [data-go]");
+        browser.waitForText(".now h2", "B Bench press");
+        while (browser.text(".now h2").contains("warm-up")) {
+            String before = browser.text(".now h2");
+            browser.click(".now button.wide[value=easy]");
+            browser.waitFor(d -> browser.text(".now h2").equals(before) ? null : true);
+        }
+        browser.click(".now [data-clock=start]");
+        browser.waitForText(".now .clocksays", "0/10 made");
+        browser.click(".now .two button[value=done]");
+        browser.waitForText(".now h2", "set 2 of 10");
+        browser.waitForText(".now .clocksays", "1/10 made");
+        assertThat(browser.text(".now .clocksays")).contains("Rest 0:", "1:0");
+        // a miss ends it
+        browser.click(".now .two button[value=missed]");
+        browser.waitFor(
+                d -> browser.all(".now").isEmpty() || !browser.text(".now h2").contains("B Bench") ? true : null);
+    }
+
+    private void shiftClocks(int millis) {
+        browser.script(
+                "for (const key of Object.keys(localStorage)) { if (key.startsWith('clock ')) {"
+                        + " const run = JSON.parse(localStorage.getItem(key)); run.start -= given[0];"
+                        + " localStorage.setItem(key, JSON.stringify(run)); } }",
+                millis);
+    }
+
+    @Test
+    void platesAreTappedAndTheLoadFollows() {
+        signedIn("squat 1x5 100kg");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 1");
+        browser.click("[data-rack=open]");
+        browser.click(".rackplates .plate:not(.on)[data-plate='3']");
+        // a pair of 10 kg more
+        assertThat(browser.find(".now input[name=load]").getAttribute("value")).isEqualTo("120");
+        assertThat(browser.text(".now .load")).isEqualTo("120 kg");
+        int off = Integer.parseInt(browser.text(".rackplates .plate.on").substring(1));
+        browser.click(".rackplates .plate.on");
+        assertThat(browser.find(".now input[name=load]").getAttribute("value"))
+                .isEqualTo(String.valueOf(120 - 2 * off));
+    }
+}

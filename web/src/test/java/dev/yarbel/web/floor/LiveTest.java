@@ -1,0 +1,195 @@
+package dev.yarbel.web.floor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.page.Moved;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** The coach's side of the floor: lifters side by side as they lift, and a session gone through set by set. */
+@YarbelTest
+class LiveTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Moved moved;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    private TestClub club;
+
+    @BeforeEach
+    void makeClub() {
+        club = clubs.club();
+    }
+
+    private MockHttpServletRequestBuilder form(String path, String... fields) {
+        MockHttpServletRequestBuilder request =
+                post(club.url("/floor" + path)).with(csrf()).param("day", "0").param("week", "1");
+        for (int i = 0; i < fields.length; i += 2) {
+            request.param(fields[i], fields[i + 1]);
+        }
+        return request;
+    }
+
+    private void log(String task, String load, String reps, String effort) throws Exception {
+        mvc.perform(form("/sets", "task", task, "load", load, "reps", reps, "effort", effort)
+                        .with(club.asLifter()))
+                .andExpect(status().isFound());
+    }
+
+    private MvcResult listen(String path, boolean coach) throws Exception {
+        return mvc.perform(get(path).with(coach ? club.asCoach() : club.asLifter()))
+                .andExpect(status().isOk())
+                .andReturn();
+    }
+
+    private static String heard(MvcResult line) throws Exception {
+        return line.getResponse().getContentAsString();
+    }
+
+    @Test
+    void whoeverLogsIsHeardOfOnTheCoachsPageAndTheirOwnAndNowhereElse() throws Exception {
+        MvcResult coach = listen("/live/events", true);
+        MvcResult lifter = listen(club.url("/floor/events"), false);
+        TestClub other = clubs.club();
+        MvcResult foreign =
+                mvc.perform(get("/live/events").with(other.asCoach())).andReturn();
+        log("A.1", "187.5", "1", "8");
+        String said = "event:moved\ndata:" + club.lifter.id() + "\n";
+        await().untilAsserted(() -> assertThat(heard(coach)).contains(said));
+        await().untilAsserted(() -> assertThat(heard(lifter)).contains(said));
+        assertThat(heard(foreign)).doesNotContain("moved");
+    }
+
+    @Test
+    void whatWasNotKeptIsNotHeardOf() throws Exception {
+        MvcResult coach = listen("/live/events", true);
+        transaction.executeWithoutResult(work -> {
+            moved.tell(club.lifter.clubId(), club.lifter.id());
+            work.setRollbackOnly();
+        });
+        log("A.1", "187.5", "1", "8");
+        await().untilAsserted(() -> assertThat(heard(coach)).contains("moved"));
+        assertThat(heard(coach).split("event:moved")).hasSize(2);
+    }
+
+    @Test
+    void whoeverBeganIsOnTheCoachsPageAndTheOthersCanBeChosen() throws Exception {
+        String panel = "data-lifter=\"" + club.lifter.id() + "\"";
+        mvc.perform(get("/live").with(club.asCoach()))
+                .andExpect(
+                        content().string(allOf(containsString("Nobody is lifting now"), not(containsString(panel)))));
+        mvc.perform(get("/live?lifter=" + club.lifter.id()).with(club.asCoach()))
+                .andExpect(content().string(containsString(panel)));
+        log("A.w1", "20", "10", "easy");
+        mvc.perform(get("/live").with(club.asCoach())).andExpect(content().string(containsString(panel)));
+    }
+
+    @Test
+    void aSideShowsLastAndNowAndNext() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(get(club.url("/floor/side")).with(club.asCoach()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("187.5 kg"),
+                                containsString(">two<"),
+                                containsString("B Squat"),
+                                containsString("150 kg"))));
+    }
+
+    @Test
+    void theCoachGivesAnotherLoadOrDoseFromTheSetInHand() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(form("/side", "load", "145", "dose", "").with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andExpect(content().string(containsString("145 kg")));
+        mvc.perform(form("/side", "load", "", "dose", "3x3 140kg").with(club.asCoach()))
+                .andExpect(status().isOk());
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(allOf(containsString("set 1 at 145 kg"), containsString("from set 1: 3x3 140kg"))));
+        mvc.perform(form("/side", "load", "lots", "dose", "").with(club.asCoach()))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("value=\"lots\"")));
+    }
+
+    @Test
+    void whatTheCoachSaysOfASetIsKeptAndTheLifterReadsIt() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(form(
+                                "/review/sets",
+                                "task",
+                                "A.1",
+                                "rating",
+                                "7.5",
+                                "form",
+                                "CLEAN",
+                                "link",
+                                "HIPS_SHOOT_UP",
+                                "note",
+                                "stay over mid-foot")
+                        .with(club.asCoach()))
+                .andExpect(status().isFound());
+        CoachSeen seen = club.plan()
+                .session(0, 1)
+                .orElseThrow()
+                .sets()
+                .get(0)
+                .set()
+                .details()
+                .coach();
+        assertThat(seen.rating().orElseThrow()).hasToString("7.5");
+        assertThat(seen.link()).contains(CoachSeen.WeakLink.HIPS_SHOOT_UP);
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(allOf(containsString("Coach: rated 7.5; clean; hips shoot up; stay over mid-foot"))));
+        // the lifter's own correction keeps what the coach said
+        mvc.perform(form("/sets", "task", "A.1", "load", "185", "reps", "1", "effort", "8", "correct", "true")
+                        .with(club.asLifter()))
+                .andExpect(status().isFound());
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .details()
+                        .coach())
+                .isEqualTo(seen);
+    }
+
+    @Test
+    void aNoteOnTheWholeSessionIsReadOnceItIsFinished() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(form("/review/note", "note", "well paced").with(club.asCoach()))
+                .andExpect(status().isFound());
+        mvc.perform(form("/finish", "pain", "").with(club.asLifter())).andExpect(status().isFound());
+        mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
+                .andExpect(content().string(containsString("Coach: well paced")));
+    }
+}

@@ -1,0 +1,216 @@
+package dev.yarbel.web.resilience;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import dev.yarbel.web.Browser;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * A session on a phone whose line is cut in the middle, whose tab is killed, and whose server and database go away and come
+ * back between sets.
+ */
+class NoSignalTest {
+
+    private static final String WAITING = "#waiting";
+    private static final String DONE = ".now button.wide[value=easy]";
+
+    @TempDir
+    private Path folder;
+
+    private OwnDatabase database;
+    private Browser phone;
+
+    @BeforeEach
+    void makeDatabase() throws SQLException {
+        database = new OwnDatabase("yarbel_no_signal");
+    }
+
+    @AfterEach
+    void dropDatabase() throws SQLException {
+        if (phone != null) {
+            phone.close();
+        }
+        database.close();
+    }
+
+    private long logged(String where) throws SQLException {
+        return database.count("select count(*) from logged_set l join training_session s on s.id = l.session_id"
+                + " where s.lifter_id = 1 and s.plan_week = 2 and " + where);
+    }
+
+    private void waitForSets(long sets) {
+        await().atMost(Duration.ofSeconds(30)).until(() -> logged("true") == sets);
+        // and the phone knows
+        phone.waitFor(d -> phone.all(WAITING + "[hidden]").isEmpty() ? null : true);
+    }
+
+    /** Whether the page of the day, with all its sets, is kept for later. */
+    private boolean isKept() {
+        return Boolean.TRUE.equals(phone.script("""
+                const name = (await caches.keys()).find((key) => key.startsWith('yarbel-pages-'));
+                if (!name || document.getElementById('main').dataset.kept !== 'true') { return false; }
+                const page = await (await caches.open(name)).match('/lifters/1/floor?day=0&week=2');
+                return Boolean(page) && (await page.text()).includes('floor-cards');"""));
+    }
+
+    private void openFloor(Line line) {
+        phone = new Browser("http://127.0.0.1:" + line.localPort());
+        phone.phone().signIn("wren", "slack-water");
+        phone.waitForText(".now h2", "warm-up 1 of");
+        await().atMost(Duration.ofSeconds(30)).until(this::isKept);
+    }
+
+    @Test
+    void whatIsLoggedWithoutALineGoesUpInOrderOnceEachWithItsOwnTime() throws Exception {
+        Copy first = Copy.start(folder, database.url());
+        try (Line line = new Line("127.0.0.1", first.port())) {
+            openFloor(line);
+            phone.click(DONE);
+            waitForSets(1);
+
+            line.cut();
+            phone.waitForText(".now h2", "warm-up 2 of");
+            phone.click(DONE);
+            phone.waitForText(".now h2", "warm-up 3 of");
+            phone.click(DONE);
+            phone.waitForText(WAITING, "2 sets are still here");
+            phone.waitForText(WAITING, "No line");
+            phone.waitForText(".now h2", "warm-up 4 of");
+
+            // the tab is killed; the page opens without a line and knows what was logged
+            phone.newTab().phone().open("/lifters/1/floor");
+            phone.waitForText(WAITING, "2 sets are still here");
+            phone.waitForText(".now h2", "warm-up 4 of");
+            phone.click(DONE);
+            phone.waitForText(".now h2", "set 1 of 1");
+
+            // a top heavier than planned moves the back-offs here already
+            phone.type(".now input[name=load]", "175");
+            phone.click(".now .picker button[value='8']");
+            phone.waitForText(".now h2", "B Squat");
+            phone.waitForText(".now .nowload", "140 kg");
+            phone.waitForText(WAITING, "4 sets are still here");
+            assertThat(logged("true")).isOne();
+
+            // server and database go and come back
+            first.kill();
+            database.execute("select pg_terminate_backend(pid) from pg_stat_activity"
+                    + " where datname = current_database() and pid <> pg_backend_pid()");
+            try (Copy second = Copy.start(folder, database.url())) {
+                line.turnTo(second.port());
+                line.mend();
+                waitForSets(5);
+                assertThat(database.count(
+                                "select count(distinct task) from logged_set l join training_session s on s.id = l.session_id"
+                                        + " where s.lifter_id = 1 and s.plan_week = 2"))
+                        .isEqualTo(5);
+                assertThat(database.count(
+                                "select count(*) from (select task, logged_at, lag(logged_at) over (order by l.id) as before"
+                                        + " from logged_set l join training_session s on s.id = l.session_id"
+                                        + " where s.lifter_id = 1 and s.plan_week = 2) o where logged_at < before"))
+                        .as("in order")
+                        .isZero();
+                assertThat(logged("l.task in ('A.w2', 'A.w3') and l.received_at - l.logged_at > interval '3 seconds'"))
+                        .as("with their own times")
+                        .isEqualTo(2);
+                phone.waitForText(".now .nowload", "140 kg");
+            }
+        } finally {
+            first.close();
+        }
+    }
+
+    @Test
+    void aConflictIsShownAndTheLifterDecides() throws Exception {
+        try (Copy copy = Copy.start(folder, database.url());
+                Line line = new Line("127.0.0.1", copy.port())) {
+            openFloor(line);
+            phone.click(".stair .step.top");
+            phone.waitForText(".now h2", "set 1 of 1");
+            line.cut();
+            phone.type(".now input[name=load]", "170");
+            phone.click(".now .picker button[value='8']");
+            phone.waitForText(WAITING, "1 set is still here");
+            // meanwhile the same set is logged elsewhere
+            new Copy.Visitor()
+                    .signIn(copy, "wren", "slack-water")
+                    .post(
+                            copy,
+                            "/lifters/1/floor?day=0&week=2",
+                            "/lifters/1/floor/sets",
+                            Map.of(
+                                    "day",
+                                    "0",
+                                    "week",
+                                    "2",
+                                    "task",
+                                    "A.1",
+                                    "token",
+                                    UUID.randomUUID().toString(),
+                                    "load",
+                                    "180",
+                                    "reps",
+                                    "1",
+                                    "effort",
+                                    "9"));
+            line.mend();
+            phone.waitForText("#held", "in the log already, as 180 kg × 1");
+            assertThat(logged("l.load = 180")).isOne();
+            assertThat(logged("true")).isOne();
+            phone.click("#held button");
+            await().atMost(Duration.ofSeconds(20)).until(() -> logged("l.load = 170") == 1);
+            assertThat(database.count(
+                            "select count(*) from change_entry where kind = 'SET_CORRECTED' and before like '180 kg%'"))
+                    .isOne();
+        }
+    }
+
+    @Test
+    void anEndedSignInKeepsTheSetsAndSigningOutWithThemWarns() throws Exception {
+        try (Copy copy = Copy.start(folder, database.url());
+                Line line = new Line("127.0.0.1", copy.port())) {
+            openFloor(line);
+            database.execute("delete from spring_session");
+            phone.click(DONE);
+            phone.waitForText(WAITING, "Sign in again");
+            assertThat(logged("true")).isZero();
+
+            // somebody else signs in on this phone: the sets are not theirs, and the pages are gone
+            phone.signIn("tobin", "slack-water");
+            phone.waitForText(WAITING, "another sign-in");
+            await().atMost(Duration.ofSeconds(20))
+                    .until(() -> Boolean.TRUE.equals(phone.script(
+                            "const keys = await caches.keys(); const pages = keys.filter((k) => k.startsWith('yarbel-pages-'));"
+                                    + "return pages.length === 1 && !(await (await caches.open(pages[0])).match("
+                                    + "'/lifters/1/floor?day=0&week=2'));")));
+            assertThat(logged("true")).isZero();
+
+            phone.signIn("wren", "slack-water");
+            waitForSets(1);
+
+            line.cut();
+            phone.waitForText(".now h2", "warm-up 2 of");
+            phone.click(DONE);
+            phone.waitForText(WAITING, "1 set is still here");
+            phone.click(".me summary");
+            phone.click("form[action='/sign-out'] button");
+            assertThat(phone.dismiss()).contains("have not been sent");
+            line.mend();
+            waitForSets(2);
+            phone.click("form[action='/sign-out'] button");
+            phone.waitFor(d -> d.getCurrentUrl().contains("/sign-in") ? true : null);
+            assertThat(phone.script(
+                            "return (await caches.keys()).filter((k) => k.startsWith('yarbel-pages-')).length;"))
+                    .isEqualTo(0L);
+        }
+    }
+}
