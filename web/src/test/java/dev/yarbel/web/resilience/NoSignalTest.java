@@ -49,7 +49,14 @@ class NoSignalTest {
 
     private void waitForSets(long sets) {
         await().atMost(Duration.ofSeconds(30)).until(() -> logged("true") == sets);
-        // and the phone knows
+        // and the phone has heard that they are there
+        phone.waitFor(d -> Long.valueOf(0).equals(phone.script("""
+                        const request = indexedDB.open('yarbel-floor', 1);
+                        const store = await new Promise((resolve) => { request.onsuccess = () => resolve(request.result); });
+                        const sets = store.transaction('sets').objectStore('sets').getAll();
+                        await new Promise((resolve) => { sets.onsuccess = resolve; });
+                        store.close();
+                        return sets.result.filter((set) => set.state !== 'sent').length;""")) ? true : null);
         phone.waitFor(d -> phone.all(WAITING + "[hidden]").isEmpty() ? null : true);
     }
 
