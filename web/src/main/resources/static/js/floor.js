@@ -120,7 +120,7 @@ function swap(html) {
   if (window.htmx) {
     window.htmx.process(floor());
   }
-  floor().querySelectorAll(".finish details > summary, details.before > summary, .slots details > summary").forEach((summary) => {
+  floor().querySelectorAll(".finish details > summary, details.before > summary").forEach((summary) => {
     summary.parentElement.open = summary.parentElement.open || opened.indexOf(summary.textContent) >= 0;
   });
   putBack(typed);
@@ -516,9 +516,10 @@ async function lookAgain() {
   const here = floor().dataset;
   const before = swapped;
   const now = current();
-  const task = now && now.dataset.correcting === "true" ? "&task=" + now.dataset.task : "";
+  const asked = (now && now.dataset.correcting === "true" ? "&task=" + now.dataset.task : "")
+    + (here.changing ? "&change=" + here.changing : "");
   try {
-    const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + task, { headers: { "HX-Request": "true" } });
+    const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + asked, { headers: { "HX-Request": "true" } });
     const html = await response.text();
     // what was logged meanwhile is newer than this answer
     if (response.ok && !response.redirected && swapped === before && !typing()) {
@@ -557,3 +558,4 @@ if (floor()) {
   window.addEventListener("load", () => keepForLater().catch(() => {}));
 }
 main.dataset.ready = "true";
+performance.mark("floor-ready");

@@ -60,8 +60,18 @@ final class CoachSession {
         return response.body();
     }
 
-    /** Sends a form; the answer, and where it led. */
+    /** Sends a form that must be taken; the answer, and where it led. */
     HttpResponse<String> post(String page, Map<String, String> fields, boolean fragment)
+            throws IOException, InterruptedException {
+        HttpResponse<String> response = send(page, fields, fragment);
+        if (response.statusCode() != 200) {
+            throw new IOException(page + " answered " + response.statusCode());
+        }
+        return response;
+    }
+
+    /** Sends a form; the answer, whatever it is. */
+    HttpResponse<String> send(String page, Map<String, String> fields, boolean fragment)
             throws IOException, InterruptedException {
         String form = fields.entrySet().stream()
                         .map(field -> encoded(field.getKey()) + "=" + encoded(field.getValue()))
@@ -73,11 +83,7 @@ final class CoachSession {
         if (fragment) {
             request.header("HX-Request", "true");
         }
-        HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        if (response.statusCode() != 200) {
-            throw new IOException(page + " answered " + response.statusCode());
-        }
-        return response;
+        return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
     private static String encoded(String text) {

@@ -161,7 +161,6 @@ class FloorPhoneTest {
         browser.click(".now .two button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
 
-        browser.click(".slots article[data-letter=B] summary");
         browser.click(".slots article[data-letter=B] [data-go]");
         browser.waitForText(".now h2", "B Bench press");
         while (browser.text(".now h2").contains("warm-up")) {

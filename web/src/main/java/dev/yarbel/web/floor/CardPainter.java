@@ -341,9 +341,9 @@ class CardPainter {
     }
 
     /** The lines of the slots, one for each part. */
-    Map<SlotPlan, FloorView.SlotLine> lines(FloorDay day, List<DoneSet> done) {
+    Map<SlotPlan, FloorView.SlotLine> lines(FloorDay day, List<DoneSet> done, Sight sight) {
         Map<SlotPlan, FloorView.SlotLine> all = new LinkedHashMap<>();
-        day.session().slots().forEach(slot -> all.put(slot, lines.line(day, slot, done)));
+        day.session().slots().forEach(slot -> all.put(slot, lines.line(day, slot, done, sight)));
         return all;
     }
 }

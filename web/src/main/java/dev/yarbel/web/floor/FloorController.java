@@ -87,6 +87,7 @@ class FloorController {
             @RequestParam Optional<Integer> day,
             @RequestParam Optional<Integer> week,
             @RequestParam Optional<String> task,
+            @RequestParam Optional<String> change,
             @RequestParam Optional<String> cards,
             @RequestHeader("HX-Request") Optional<String> fragment,
             HttpServletResponse response,
@@ -99,7 +100,11 @@ class FloorController {
             return "floor/none";
         }
         return page.show(
-                model, floor.get(), task.map(FloorDays::key), FormState.NONE, fragment.isPresent(), cards.isPresent());
+                model,
+                floor.get(),
+                new Sight(task.map(FloorDays::key), change, cards.isPresent()),
+                FormState.NONE,
+                fragment.isPresent());
     }
 
     @PostMapping("/sets")
@@ -130,12 +135,12 @@ class FloorController {
                             ? page.show(
                                     model,
                                     days.get(person, id, floor.day(), floor.week()),
-                                    Optional.empty(),
+                                    Sight.NEXT,
                                     FormState.NONE,
                                     true)
                             : back(id, floor.day(), floor.week());
                 },
-                state -> page.show(model, floor, Optional.of(key), state, fragment.isPresent()),
+                state -> page.show(model, floor, Sight.of(key), state, fragment.isPresent()),
                 response);
     }
 
@@ -212,7 +217,7 @@ class FloorController {
                 typed,
                 values -> finish(person, floor, values),
                 back(id, day, week),
-                state -> page.show(model, floor, Optional.empty(), state, fragment.isPresent()),
+                state -> page.show(model, floor, Sight.NEXT, state, fragment.isPresent()),
                 response);
     }
 
@@ -251,11 +256,10 @@ class FloorController {
                 values -> {
                     profiles.acheToday(person, id, values);
                     return fragment.isPresent()
-                            ? page.show(model, days.get(person, id, day, week), Optional.empty(), FormState.NONE, true)
+                            ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
                             : back(id, day, week);
                 },
-                state -> page.show(
-                        model, days.get(person, id, day, week), Optional.empty(), state, fragment.isPresent()),
+                state -> page.show(model, days.get(person, id, day, week), Sight.NEXT, state, fragment.isPresent()),
                 response);
     }
 
@@ -270,7 +274,7 @@ class FloorController {
             Model model) {
         FloorDay floor = days.get(person, id, day, week);
         model.addAttribute("code", sensors.invite(floor.plan().lifter(), floor.key()));
-        return page.show(model, floor, Optional.empty(), FormState.NONE, fragment.isPresent());
+        return page.show(model, floor, Sight.NEXT, FormState.NONE, fragment.isPresent());
     }
 
     /** How the lifter is before the session. */
@@ -296,7 +300,7 @@ class FloorController {
                                 .toList(),
                         floor.asked()),
                 back(id, day, week),
-                state -> page.show(model, floor, Optional.empty(), state, false),
+                state -> page.show(model, floor, Sight.NEXT, state, false),
                 response);
     }
 
@@ -325,7 +329,7 @@ class FloorController {
                 floor.key(),
                 new DoneSet(done.task(), done.set().with(done.set().details().missed(why))));
         return fragment.isPresent()
-                ? page.show(model, days.get(person, id, day, week), Optional.empty(), FormState.NONE, true)
+                ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
                 : back(id, day, week);
     }
 

@@ -3,14 +3,12 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
-import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.SessionRatings;
 import dev.yarbel.web.book.SetUps;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.plan.Plans;
 import java.time.Clock;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -35,18 +33,10 @@ class FloorPage {
         this.clock = clock;
     }
 
-    String show(Model model, FloorDay floor, Optional<TaskKey> task, FormState state, boolean fragment) {
-        return show(model, floor, task, state, fragment, false);
-    }
-
-    /**
-     * The page, or its part that changes.
-     *
-     * @param whole with every set of the day, for a phone that may lose the line
-     */
-    String show(Model model, FloorDay floor, Optional<TaskKey> task, FormState state, boolean fragment, boolean whole) {
+    /** The page, or its part that changes. */
+    String show(Model model, FloorDay floor, Sight sight, FormState state, boolean fragment) {
         model.addAttribute("lifter", floor.plan().lifter());
-        model.addAttribute("floor", painter.view(floor, task, state, whole));
+        model.addAttribute("floor", painter.view(floor, sight, state));
         model.addAttribute("state", state);
         model.addAttribute("aches", floor.plan().lifter().aches());
         model.addAttribute("catalogue", floor.plan().standing().catalogue());

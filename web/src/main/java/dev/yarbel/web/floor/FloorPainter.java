@@ -63,23 +63,20 @@ class FloorPainter {
         this.clock = clock;
     }
 
-    /**
-     * The day as its page shows it.
-     *
-     * @param whole with every set of the day, for a phone that may lose the line
-     */
-    FloorView view(FloorDay day, Optional<TaskKey> chosen, FormState state, boolean whole) {
+    /** The day as its page shows it. */
+    FloorView view(FloorDay day, Sight sight, FormState state) {
         SessionPlan session = day.session();
         List<DoneSet> done = day.log().map(SessionLog::sets).orElse(List.of());
-        Optional<Task> now = chosen.flatMap(key -> session.tasks().stream()
+        Optional<Task> now = sight.set()
+                .flatMap(key -> session.tasks().stream()
                         .filter(task -> task.key().equals(key))
                         .findFirst())
                 .or(() -> day.finished() ? Optional.empty() : session.next());
         MassUnit unit = day.plan().lifter().unit();
-        Map<SlotPlan, FloorView.SlotLine> slotLines = cards.lines(day, done);
+        Map<SlotPlan, FloorView.SlotLine> slotLines = cards.lines(day, done, sight);
         CardPainter.Cards painter = cards.of(day, done, slotLines, state);
-        Map<Prescription, String> shifts = whole ? racks.shifts(day, done) : Map.of();
-        List<FloorView.Card> all = day.finished() || !whole
+        Map<Prescription, String> shifts = sight.whole() ? racks.shifts(day, done) : Map.of();
+        List<FloorView.Card> all = day.finished() || !sight.whole()
                 ? List.of()
                 : session.tasks().stream()
                         .map(task -> painter.card(task, shifts))
@@ -93,6 +90,7 @@ class FloorPainter {
                 all,
                 now.map(task -> upcoming(session, task, done, unit)).orElse(List.of()),
                 List.copyOf(slotLines.values()),
+                sight.changing().orElse(null),
                 day.finished()
                         ? null
                         : session.question().map(q -> asked(day, q, unit)).orElse(null),

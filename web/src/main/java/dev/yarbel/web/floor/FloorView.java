@@ -13,6 +13,7 @@ import java.util.Set;
  *
  * @param now the set in hand; empty when all are done
  * @param cards every set of the day, for a phone that loses the line
+ * @param changing the letter of the slot that somebody is about to change; null when none
  * @param question what the last set raised; null when nothing
  * @param lastSet the set logged last; null when none
  * @param counts what the finish asks about; empty when as many sets were logged as planned
@@ -26,6 +27,7 @@ record FloorView(
         List<Card> cards,
         List<Upcoming> next,
         List<SlotLine> slots,
+        String changing,
         Asked question,
         LastSet lastSet,
         boolean anythingLogged,
@@ -195,9 +197,9 @@ record FloorView(
      * @param kit what makes the load; null when none is known
      * @param sets how many are asked for now
      * @param planned what the plan asked for, where it was changed on the floor; else null
-     * @param first whether it is the first part of its slot, with what can be changed of it
-     * @param next its first set still to do, else null
-     * @param swaps what can stand in for its lift, with the load there
+     * @param next its first set still to do, where it can be taken early; else null
+     * @param changeable whether it can be changed here
+     * @param change what it can be changed to, where somebody is about to; else null
      * @param changes what was changed of it on the floor
      */
     record SlotLine(
@@ -216,14 +218,16 @@ record FloorView(
             int doneSets,
             int sets,
             String planned,
-            boolean first,
             String next,
-            int nextSet,
-            List<Swap> swaps,
+            boolean changeable,
+            Choice change,
             List<ChangeLine> changes,
             List<DoneLine> done) {}
 
-    /** A lift that can stand in. */
+    /** What a slot can be changed to: from which set on, and the lifts that can stand in for its own. */
+    record Choice(int nextSet, List<Swap> swaps) {}
+
+    /** A lift that can stand in, with the load there. */
     record Swap(Lift lift, String load, boolean spares) {}
 
     /** A change made on the floor, which can be taken back. */

@@ -144,7 +144,7 @@ class LiveController {
         model.addAttribute(
                 "floor",
                 days.find(person, lifter, Optional.empty(), Optional.empty())
-                        .map(day -> painter.view(day, Optional.empty(), FormState.NONE, false))
+                        .map(day -> painter.view(day, Sight.NEXT, FormState.NONE))
                         .orElse(null));
         return "floor/live :: side";
     }

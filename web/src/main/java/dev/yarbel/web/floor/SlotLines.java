@@ -48,7 +48,7 @@ class SlotLines {
         this.amounts = amounts;
     }
 
-    FloorView.SlotLine line(FloorDay day, SlotPlan slot, List<DoneSet> allDone) {
+    FloorView.SlotLine line(FloorDay day, SlotPlan slot, List<DoneSet> allDone, Sight sight) {
         MassUnit unit = day.plan().lifter().unit();
         Prescription asked = slot.prescription();
         List<DoneSet> done =
@@ -60,13 +60,6 @@ class SlotLines {
                 .filter(task -> task.key().letter().equals(asked.letter())
                         && allDone.stream().noneMatch(d -> d.task().equals(task.key())))
                 .findFirst();
-        int nextSet = 1
-                + allDone.stream()
-                        .map(DoneSet::task)
-                        .filter(key -> key.letter().equals(asked.letter()) && !key.warmUp())
-                        .mapToInt(TaskKey::number)
-                        .max()
-                        .orElse(0);
         return new FloorView.SlotLine(
                 asked.letter(),
                 asked.lift(),
@@ -83,12 +76,26 @@ class SlotLines {
                 (int) done.stream().filter(d -> !d.task().warmUp()).count(),
                 asked.sets(),
                 first ? planned(day, asked) : null,
-                first,
-                next.map(task -> task.key().toString()).orElse(null),
-                nextSet,
-                first && !day.finished() ? swaps(day, asked, unit) : List.of(),
+                next.filter(task -> first && !day.finished())
+                        .map(task -> task.key().toString())
+                        .orElse(null),
+                first && !day.finished(),
+                sight.changing()
+                        .filter(letter -> first && !day.finished() && letter.equals(asked.letter()))
+                        .map(letter -> new FloorView.Choice(nextSet(allDone, letter), swaps(day, asked, unit)))
+                        .orElse(null),
                 first ? changes(day, asked.letter()) : List.of(),
                 done.stream().map(d -> doneLine(d, unit, blind)).toList());
+    }
+
+    private static int nextSet(List<DoneSet> done, String letter) {
+        return 1
+                + done.stream()
+                        .map(DoneSet::task)
+                        .filter(key -> key.letter().equals(letter) && !key.warmUp())
+                        .mapToInt(TaskKey::number)
+                        .max()
+                        .orElse(0);
     }
 
     /** Whether a set belongs to this part of the day; warm-ups belong to the part they lead to. */
