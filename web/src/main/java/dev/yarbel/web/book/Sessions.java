@@ -72,10 +72,18 @@ public class Sessions {
         if (before.isEmpty()) {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), sent.token(), done, sent.at(), clock.instant()));
             moved.tell(lifter.clubId(), lifter.id());
+            lookAgain(lifter, session);
         } else if (before.get().token().equals(sent.token())) {
-            rewrite(person, lifter, before.get(), done);
+            rewrite(person, lifter, session, before.get(), done);
         } else if (!before.get().done().equals(done)) {
             throw new SetTakenException(before.get().done());
+        }
+    }
+
+    /** A set of a session that was finished before it came, or was corrected since: those who looked at it look again. */
+    private void lookAgain(LifterCard lifter, TrainingSession session) {
+        if (session.finishedAt() != null) {
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
         }
     }
 
@@ -171,6 +179,7 @@ public class Sessions {
                     from.toString(),
                     to.toString());
             moved.tell(lifter.clubId(), lifter.id());
+            lookAgain(lifter, session);
         }
     }
 
@@ -198,19 +207,19 @@ public class Sessions {
 
     /** Corrects a set that was logged; what it said before stays in the ledger. */
     public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
-        LoggedSet set = sessions.findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
-                        lifter.clubId(), lifter.id(), day.day(), day.week())
-                .flatMap(session -> sets.findByClubIdAndSessionIdAndTask(
-                        lifter.clubId(), session.id(), done.task().toString()))
+        TrainingSession session = begun(lifter, day);
+        LoggedSet set = sets.findByClubIdAndSessionIdAndTask(
+                        lifter.clubId(), session.id(), done.task().toString())
                 .orElseThrow(NotFoundException::new);
-        rewrite(person, lifter, set, done);
+        rewrite(person, lifter, session, set, done);
     }
 
-    private void rewrite(Person person, LifterCard lifter, LoggedSet set, DoneSet done) {
+    private void rewrite(Person person, LifterCard lifter, TrainingSession session, LoggedSet set, DoneSet done) {
         DoneSet before = set.done();
         if (!before.equals(done)) {
             set.set(done.set());
             moved.tell(lifter.clubId(), lifter.id());
+            lookAgain(lifter, session);
             ledger.write(
                     person,
                     lifter,

@@ -93,6 +93,10 @@ class CallsTest {
                 new SentSet(UUID.randomUUID(), top, TestSettings.NOW),
                 "");
         sessions.finish(club.lifter, club.plan().planned(0, 1), Sessions.Finish.of(pain));
+        waitForThoseWhoHear();
+    }
+
+    private void waitForThoseWhoHear() {
         await().untilAsserted(() -> assertThat(
                         jdbc.sql("select count(*) from event_publication where completion_date is null")
                                 .query(Integer.class)
@@ -311,6 +315,34 @@ class CallsTest {
         answer(openSlip(), "leave", "");
         writer.on(new SessionFinished(club.lifter.clubId(), club.lifter.id(), session));
         assertThat(queue()).isEmpty();
+    }
+
+    @Test
+    void aSetThatArrivesAfterItsSessionWasFinishedIsLookedAtToo() throws Exception {
+        lift(187, "8", Optional.empty());
+        assertThat(queue()).isEmpty();
+        // it had waited on the phone
+        DoneSet late =
+                new DoneSet(TaskKey.work("B", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(220), 1, Effort.parse("10")));
+        sessions.log(
+                club.lifterPerson,
+                club.lifter,
+                club.plan().planned(0, 1),
+                TestSettings.TODAY,
+                new SentSet(UUID.randomUUID(), late, TestSettings.NOW),
+                "");
+        waitForThoseWhoHear();
+        assertThat(queue()).hasSize(1);
+    }
+
+    @Test
+    void aCorrectionOfAFinishedSessionIsLookedAtToo() throws Exception {
+        lift(187, "8", Optional.empty());
+        DoneSet corrected =
+                new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(220), 1, Effort.parse("10")));
+        sessions.correct(club.lifterPerson, club.lifter, club.plan().planned(0, 1), corrected);
+        waitForThoseWhoHear();
+        assertThat(queue()).hasSize(1);
     }
 
     @Test

@@ -134,6 +134,16 @@ class FloorChangesTest {
         assertThat(last().lift().key()).isEqualTo("front-squat");
     }
 
+    @Test
+    void whatCanStandInIsOfferedWithItsOwnLoadToWhoeverIsAboutToChangeTheSlot() throws Exception {
+        mvc.perform(get(club.url("/floor?day=0&week=1&change=C")).with(club.asLifter()))
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("action=\"" + club.url("/floor/slots/C") + "\""),
+                                containsString("value=\"paused-squat\">Paused squat, 127.5 kg"))));
+        floor().andExpect(content().string(not(containsString("/floor/slots/"))));
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
