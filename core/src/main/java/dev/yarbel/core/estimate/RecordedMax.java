@@ -48,7 +48,7 @@ public record RecordedMax(Lift lift, Kind kind, Mass load, int reps, LocalDate o
         if (kind == Kind.REP_MAX ? reps < 2 || reps > MOST_REPS : reps != 1) {
             throw new IllegalArgumentException("a rep max has 2 to " + MOST_REPS + " repetitions, any other one");
         }
-        worn = Set.copyOf(worn);
+        worn = Worn.inOrder(worn);
     }
 
     /** Whole weeks since it was lifted or set down; none for a goal to come. */

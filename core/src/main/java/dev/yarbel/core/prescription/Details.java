@@ -36,9 +36,9 @@ public record Details(
             Set.of(), Optional.empty(), Optional.empty(), Set.of(), Set.of(), Optional.empty(), Optional.empty());
 
     public Details {
-        manners = ordered(manners, Manner.class);
-        with = ordered(with, Worn.class);
-        without = ordered(without, Worn.class);
+        manners = ordered(manners);
+        with = Worn.inOrder(with);
+        without = Worn.inOrder(without);
         rest.ifPresent(r -> {
             if (r.isNegative() || r.isZero() || r.compareTo(MOST_REST) > 0 || r.getNano() != 0) {
                 throw new IllegalArgumentException("rest of up to " + MOST_REST + " in whole seconds");
@@ -101,8 +101,8 @@ public record Details(
         }
     }
 
-    private static <E extends Enum<E>> Set<E> ordered(Collection<E> some, Class<E> type) {
-        EnumSet<E> set = EnumSet.noneOf(type);
+    private static Set<Manner> ordered(Collection<Manner> some) {
+        EnumSet<Manner> set = EnumSet.noneOf(Manner.class);
         set.addAll(some);
         return Collections.unmodifiableSet(set);
     }

@@ -4,8 +4,6 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import java.time.Duration;
-import java.util.Collections;
-import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 
@@ -86,11 +84,7 @@ public record SetDetails(
                 throw new IllegalArgumentException("a carry goes some way");
             }
         });
-        worn = worn.map(kit -> {
-            EnumSet<Worn> ordered = EnumSet.noneOf(Worn.class);
-            ordered.addAll(kit);
-            return Collections.unmodifiableSet(ordered);
-        });
+        worn = worn.map(Worn::inOrder);
     }
 
     static void checkNote(String words) {

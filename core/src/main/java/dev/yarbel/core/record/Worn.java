@@ -1,5 +1,10 @@
 package dev.yarbel.core.record;
 
+import java.util.Collection;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Set;
+
 /** Kit on the lifter's body; what was worn changes what a set tells. */
 public enum Worn {
     BELT,
@@ -10,5 +15,12 @@ public enum Worn {
     STRAPS,
     SUIT,
     BENCH_SHIRT,
-    GRIP_SHIRT
+    GRIP_SHIRT;
+
+    /** What was worn, each piece once and always in the same order; nobody can change it. */
+    public static Set<Worn> inOrder(Collection<Worn> pieces) {
+        EnumSet<Worn> ordered = EnumSet.noneOf(Worn.class);
+        ordered.addAll(pieces);
+        return Collections.unmodifiableSet(ordered);
+    }
 }

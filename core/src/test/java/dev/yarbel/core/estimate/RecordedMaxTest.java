@@ -13,7 +13,9 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.Worn;
 import java.time.LocalDate;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -34,6 +36,13 @@ class RecordedMaxTest {
     })
     void aMaxIsStaleAfterTwelveWeeksAndAGoalNever(Kind kind, int daysAgo, boolean stale) {
         assertThat(max(kind, 200, 1, daysAgo).isStale(TODAY)).isEqualTo(stale);
+    }
+
+    @Test
+    void whatWasWornIsSaidInTheSameOrderHoweverItWasGiven() {
+        Set<Worn> worn = new LinkedHashSet<>(List.of(Worn.WRIST_WRAPS, Worn.KNEE_SLEEVES, Worn.BELT));
+        assertThat(new RecordedMax(Lift.SQUAT, Kind.TESTED, Mass.ofKg(200), 1, TODAY, worn, "").worn())
+                .containsExactly(Worn.BELT, Worn.KNEE_SLEEVES, Worn.WRIST_WRAPS);
     }
 
     @Test
