@@ -21,7 +21,7 @@ class FloorPhoneTest {
 
     /** What somebody taps who only looks at the set in hand: done, made, or the rating that was asked for. */
     private static final String PRIMARY =
-            ".now form.log > button.wide, .now form.log .two button, .now .picker .target,"
+            ".now form.log > button.wide, .now form.log .verdict button, .now .picker .target,"
                     + " .now form.log > .picker button[value='8']";
 
     private static final long FIRST_VISIT_BYTES = 200_000;
@@ -177,7 +177,7 @@ class FloorPhoneTest {
         browser.waitForText(".now .clocksays", "set 2/5 · Set up");
         shiftClocks(70_000);
         browser.waitForText(".now .clocksays", "Time");
-        browser.click(".now .two button[value=done]");
+        browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
 
         browser.click(".slots article[data-letter=B] [data-go]");
@@ -189,12 +189,12 @@ class FloorPhoneTest {
         }
         browser.click(".now [data-clock=start]");
         browser.waitForText(".now .clocksays", "0/10 made");
-        browser.click(".now .two button[value=done]");
+        browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 10");
         browser.waitForText(".now .clocksays", "1/10 made");
         assertThat(browser.text(".now .clocksays")).contains("Rest 0:", "1:0");
         // a miss ends it
-        browser.click(".now .two button[value=missed]");
+        browser.click(".now .verdict button[value=missed]");
         browser.waitFor(
                 d -> browser.all(".now").isEmpty() || !browser.text(".now h2").contains("B Bench") ? true : null);
     }

@@ -17,6 +17,8 @@ class Pictures {
     void ofEveryMainView() {
         try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
             browser.phone().signIn("wren", "slack-water");
+            browser.waitForText(".now h2", "warm-up 1 of");
+            browser.picture(FOLDER.resolve("ramp.png"));
             int warmUps = browser.all(".stair .step").size() - 1;
             for (int i = 1; i <= warmUps; i++) {
                 browser.waitForText(".now h2", "warm-up " + i + " of");
@@ -76,7 +78,7 @@ class Pictures {
         browser.waitForText(".now .clocksays", "set 1/5 · Set up");
         browser.scrollTo(".topbar");
         browser.picture(FOLDER.resolve("clusters.png"));
-        browser.click(".now .two button[value=done]");
+        browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
         browser.desk().signIn("bryn", "harbour-light").open("/live?lifter=2&lifter=3");
         browser.waitForText(".side[data-lifter='4'] .last", "Deadlift");
