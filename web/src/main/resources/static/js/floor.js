@@ -40,9 +40,9 @@ async function log(form, button) {
   if (button && button.name) {
     body.set(button.name, button.value);
   }
-  if (!plausible(form, body)) {
-    // the server words what is wrong
-    sendNow(form, body);
+  const wrong = trouble(card, form, body);
+  if (wrong) {
+    say(form, wrong.field, wrong.words);
     return;
   }
   card.dataset.sent = "true";
@@ -50,7 +50,7 @@ async function log(form, button) {
   const item = {
     token: body.get("token"), action: form.getAttribute("action"), body: body.toString(), at: Date.now(),
     day: dayKey(), task: card.dataset.task, load: body.get("load") || "", reps: body.get("reps"), effort: body.get("effort"),
-    letter: card.querySelector("h2").textContent.trim(), blind: card.dataset.blind === "true"
+    name: card.dataset.name, blind: card.dataset.blind === "true"
   };
   if (card.dataset.correcting !== "true") {
     clock.mark(card, item.effort !== "missed");
@@ -61,15 +61,44 @@ async function log(form, button) {
   await queue.add(item).catch(() => sendNow(form, body));
 }
 
-// What cannot be right is left to the server to say, if it can be asked at once.
-function plausible(form, body) {
-  if (!body.get("effort")) {
-    return false;
+// What cannot be right is said at once, with or without a line; the server looks at the rest.
+function trouble(card, form, body) {
+  const load = (body.get("load") || "").trim();
+  const reps = (body.get("reps") || "").trim();
+  const planned = Number(card.dataset.reps);
+  const missed = body.get("effort") === "missed";
+  const blank = form.querySelector("input[name=load]").dataset.blank === "true";
+  if (load === "" ? !blank : !/^\d{1,4}([.,]\d{1,3})?\s*(kg|lb|lbs)?$/.test(load)) {
+    return { field: "load", words: note.dataset.badLoad };
   }
-  const load = body.get("load") || "";
-  const field = form.querySelector("input[name=load]");
-  const plain = load.trim() === "" ? field.dataset.blank === "true" : /^\s*\d{1,4}([.,]\d{1,3})?\s*(kg|lb|lbs)?\s*$/.test(load);
-  return plain && /^\s*\d{1,3}\s*$/.test(body.get("reps") || "");
+  if (!/^\d{1,3}$/.test(reps) || Number(reps) > 100) {
+    return { field: "reps", words: note.dataset.badReps };
+  }
+  if (missed && planned > 1 && Number(reps) >= planned) {
+    return { field: "reps", words: note.dataset.missedReps };
+  }
+  if (!missed && Number(reps) === 0) {
+    return { field: "reps", words: note.dataset.noReps };
+  }
+  return null;
+}
+
+// Words beside the field, as the server would set them; what was typed stays.
+function say(form, name, words) {
+  const field = form.querySelector("input[name=" + name + "]");
+  form.querySelectorAll("p.bad").forEach((old) => old.remove());
+  form.querySelectorAll("[aria-invalid=true]").forEach((old) => old.setAttribute("aria-invalid", "false"));
+  const bad = document.createElement("p");
+  bad.className = "bad";
+  bad.setAttribute("role", "alert");
+  bad.textContent = words;
+  form.querySelector(".fields").after(bad);
+  if (field.type !== "hidden") {
+    bad.id = field.getAttribute("aria-describedby");
+    field.setAttribute("aria-invalid", "true");
+    field.focus();
+    field.select();
+  }
 }
 
 async function sendNow(form, body) {
@@ -90,10 +119,8 @@ async function sendNow(form, body) {
 // ---- what the server says
 
 queue.sent = (html) => {
-  if (typing()) {
+  if (typing() || !swap(html)) {
     overlay();
-  } else {
-    swap(html);
   }
 };
 
@@ -102,15 +129,20 @@ function typing() {
   const active = document.activeElement;
   const inField = active && floor().contains(active) && active.matches("input:not([type=hidden]), textarea, select")
     && active.value !== active.defaultValue;
-  return Boolean(inField) || Array.from(floor().querySelectorAll(".slots input:not([type=hidden])"))
-    .some((field) => field.value !== field.defaultValue);
+  const reopened = current() && current().dataset.reopened === "true";
+  return Boolean(inField) || reopened || Array.from(floor().querySelectorAll(".slots")).flatMap(changed).length > 0;
 }
 
+// False where it cannot be shown without losing what was typed for another set.
 function swap(html) {
   const next = new DOMParser().parseFromString(html, "text/html").getElementById("floor");
-  if (!next) {
-    return;
+  const was = inHand();
+  const now = next && next.querySelector("section.now");
+  const same = Boolean(was && now) && now.dataset.task === was.dataset.task;
+  if (!next || was && !same && was.querySelector("form.log") && changed(was).length > 0) {
+    return false;
   }
+  const active = same && was.contains(document.activeElement) ? document.activeElement : null;
   const opened = Array.from(floor().querySelectorAll("details[open] > summary")).map((summary) => summary.textContent);
   const typed = keep();
   const focused = focusNext || floor().contains(document.activeElement);
@@ -124,20 +156,47 @@ function swap(html) {
     summary.parentElement.open = summary.parentElement.open || opened.indexOf(summary.textContent) >= 0;
   });
   putBack(typed);
-  arrived(focused);
+  const again = active && active.name && Array.from(current().querySelectorAll("[name=" + active.name + "]"))
+    .find((field) => field.tagName === active.tagName && (active.tagName !== "BUTTON" || field.value === active.value));
+  arrived(focused && !again);
+  if (again) {
+    again.focus({ preventScroll: true });
+    if (again.select) {
+      again.select();
+    }
+  }
+  return true;
 }
 
-// What was typed outside the set in hand.
+// The set in hand, unless it has been logged.
+function inHand() {
+  const card = current();
+  return card && card.dataset.sent !== "true" ? card : null;
+}
+
+// The fields in which something stands that the server did not put there.
+function changed(part) {
+  return Array.from(part.querySelectorAll("input:not([type=hidden]), select")).filter((field) => {
+    if (field.type === "checkbox" || field.type === "radio") {
+      return field.checked !== field.defaultChecked;
+    }
+    const chosen = field.options && Array.from(field.options).find((option) => option.defaultSelected);
+    return field.value !== (field.options ? (chosen || field.options[0]).value : field.defaultValue);
+  });
+}
+
 function keep() {
-  return Array.from(floor().querySelectorAll(".finish input:not([type=hidden]), .finish select, .slots input, .slots select"))
-    .filter((field) => field.type !== "radio" && field.type !== "checkbox" && field.value !== (field.defaultValue || ""))
-    .map((field) => ({ action: field.form && field.form.getAttribute("action"), name: field.name, value: field.value }));
+  return [inHand(), ...floor().querySelectorAll(".finish, .slots")].filter(Boolean).flatMap(changed).filter((field) => field.form)
+    .map((field) => ({ action: field.form.getAttribute("action"), name: field.name, value: field.value, checked: field.checked }));
 }
 function putBack(typed) {
   typed.forEach((was) => {
     const form = Array.from(floor().querySelectorAll("form")).find((f) => f.getAttribute("action") === was.action);
-    const field = form && form.elements[was.name];
-    if (field && "value" in field && was.value !== "") {
+    const field = form && Array.from(form.elements).find((f) => f.name === was.name
+      && (f.type !== "checkbox" && f.type !== "radio" || f.value === was.value));
+    if (field && (field.type === "checkbox" || field.type === "radio")) {
+      field.checked = was.checked;
+    } else if (field) {
       field.value = was.value;
     }
   });
@@ -193,7 +252,7 @@ async function overlay() {
   });
   showUnsent();
   const now = current();
-  if (now && kept && isDone(now.dataset.task) && now.dataset.correcting !== "true") {
+  if (now && kept && isDone(now.dataset.task) && now.dataset.correcting !== "true" && now.dataset.reopened !== "true") {
     go(following(now.dataset.task));
   }
   tell();
@@ -289,6 +348,7 @@ function shift(card) {
   }
   const field = card.querySelector("form.log [name=load]");
   if (field) {
+    field.defaultValue = to.load;
     field.value = to.load;
   }
   draw(card, to.plates);
@@ -309,6 +369,7 @@ document.addEventListener("click", async (event) => {
     event.preventDefault();
     event.stopImmediatePropagation();
     go(card);
+    floor().dataset.chosen = card.dataset.task;
     current().scrollIntoView({ block: "start" });
   }
 }, true);
@@ -344,13 +405,14 @@ async function tell() {
   showHeld(unsent.filter((item) => item.state === "refused"));
 }
 
+const GONE = [404, 409];
 function showHeld(refused) {
   held.hidden = refused.length === 0;
   held.replaceChildren(...refused.map((item) => {
     const line = document.createElement("li");
     const words = document.createElement("p");
-    words.textContent = note.dataset.conflict + " " + item.letter + ": "
-      + (item.blind ? "" : item.load + " ") + "× " + item.reps + ". " + (item.says || note.dataset.refused + " " + item.status);
+    words.textContent = (item.taken ? note.dataset.conflict : note.dataset.refused) + " " + item.name + ": "
+      + (item.blind ? "" : item.load + " ") + "× " + item.reps + ". " + (item.says || (GONE.includes(item.status) ? note.dataset.gone : item.status));
     line.append(words);
     const choose = (text, work) => {
       const button = document.createElement("button");
@@ -360,8 +422,10 @@ function showHeld(refused) {
       button.addEventListener("click", work);
       line.append(button, " ");
     };
-    if (item.status === 422) {
+    if (item.taken) {
       choose(held.dataset.mine, () => queue.insist(item));
+    } else if (item.status === 422 && item.day === dayKey() && cards().some((card) => card.dataset.task === item.task)) {
+      choose(held.dataset.look, () => reopen(item));
     }
     choose(held.dataset.drop, () => queue.drop(item).then(() => location.reload()));
     return line;
@@ -369,11 +433,36 @@ function showHeld(refused) {
 }
 queue.changed = overlay;
 
+// A set that was not taken, once more in hand with what was typed and what is wrong with it.
+function reopen(item) {
+  go(cards().find((card) => card.dataset.task === item.task));
+  const card = current();
+  const form = card.querySelector("form.log");
+  const typed = new URLSearchParams(item.body);
+  card.dataset.reopened = "true";
+  Array.from(form.elements).filter((field) => field.name && field.type !== "hidden" && field.type !== "submit").forEach((field) => {
+    if (field.type === "checkbox") {
+      field.checked = typed.getAll(field.name).includes(field.value);
+    } else {
+      field.value = typed.get(field.name) || "";
+    }
+  });
+  // what was only asked about is meant, if it is sent again as it is
+  const meant = document.createElement("input");
+  meant.type = "hidden";
+  meant.name = "confirmed";
+  meant.value = typed.get("load") || "";
+  form.append(meant);
+  form.querySelector(".more").open = true;
+  say(form, "load", item.says);
+  card.scrollIntoView({ block: "start" });
+}
+
 const TRY_AGAIN = 5000;
 window.addEventListener("online", () => queue.send());
 document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && queue.send());
 setInterval(async () => {
-  if ((await queue.unsent()).some((item) => item.state === "waiting")) {
+  if (await queue.isWaiting()) {
     queue.send();
   }
 }, TRY_AGAIN);
@@ -506,24 +595,28 @@ async function keepForLater() {
 // ---- what others change
 
 let swapped = 0;
-const JUST_NOW = 2500;
+const LATER = 2500;
 let looking = null;
+function lookLater() {
+  looking = looking || setTimeout(() => { looking = null; lookAgain(); }, LATER);
+}
 async function lookAgain() {
-  if (typing() || (await queue.unsent()).length > 0) {
-    looking = looking || setTimeout(() => { looking = null; lookAgain(); }, JUST_NOW);
+  if (typing() || await queue.isWaiting()) {
+    lookLater();
     return;
   }
   const here = floor().dataset;
   const before = swapped;
   const now = current();
-  const asked = (now && now.dataset.correcting === "true" ? "&task=" + now.dataset.task : "")
+  const asked = (now && (now.dataset.correcting === "true" || here.chosen === now.dataset.task) ? "&task=" + now.dataset.task : "")
     + (here.changing ? "&change=" + here.changing : "");
   try {
     const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + asked, { headers: { "HX-Request": "true" } });
     const html = await response.text();
-    // what was logged meanwhile is newer than this answer
-    if (response.ok && !response.redirected && swapped === before && !typing()) {
-      swap(html);
+    if (swapped !== before || typing()) {
+      // what was logged meanwhile is newer than this answer
+      lookLater();
+    } else if (response.ok && !response.redirected && swap(html)) {
       fetchCards();
     }
   } catch (away) {
@@ -535,8 +628,8 @@ function listen() {
     return;
   }
   const line = new EventSource(floor().dataset.base + "/events");
-  // what this phone sent itself has been shown already
-  line.addEventListener("moved", () => Date.now() - swapped > JUST_NOW && lookAgain());
+  // what this page sent itself has been shown already
+  line.addEventListener("moved", (event) => queue.own.has(event.data.split("/")[1]) || lookAgain());
   line.addEventListener("missed", lookAgain);
   // a line that broke and came back has missed things
   line.addEventListener("open", () => {

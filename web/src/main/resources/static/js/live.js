@@ -11,17 +11,19 @@
   function sides(lifter) {
     return document.querySelectorAll('.side' + (lifter ? '[data-lifter="' + lifter + '"]' : ""));
   }
-  // What is being typed into one side is not taken away.
+  // What is being typed into one side is not taken away: it looks again when nothing more is typed there.
   function look(side) {
-    var active = document.activeElement;
-    if (side.contains(active) && active.matches("input") && active.value !== "") {
-      active.addEventListener("blur", function () { look(side); }, { once: true });
+    var typed = Array.prototype.some.call(side.querySelectorAll("input:not([type=hidden])"), function (field) {
+      return field.value !== field.defaultValue;
+    });
+    if (typed) {
+      side.addEventListener("focusout", function () { look(side); }, { once: true });
       return;
     }
     window.htmx.trigger(side, "moved");
   }
   line.addEventListener("moved", function (event) {
-    var found = sides(event.data);
+    var found = sides(event.data.split("/")[0]);
     found.forEach(look);
     // somebody else has begun
     if (found.length === 0 && main.classList.contains("live") && document.activeElement === document.body) {

@@ -38,6 +38,8 @@ const remove = (item) => store("readwrite", (sets) => sets.delete(item.order));
 export const queue = {
   owner: null,
   trouble: null,
+  // the tokens of what was sent from this page
+  own: new Set(),
   changed: () => {},
   sent: () => {},
 
@@ -59,6 +61,10 @@ export const queue = {
 
   async unsent() {
     return (await all()).filter((item) => item.owner === this.owner && item.state !== "sent");
+  },
+
+  async isWaiting() {
+    return (await this.unsent()).some((item) => item.state === "waiting");
   },
 
   async others() {
@@ -118,7 +124,7 @@ export const queue = {
     }
     this.trouble = null;
     this.changed();
-    if (last.ok && (await this.unsent()).length === 0) {
+    if (last.ok && !await this.isWaiting()) {
       this.sent(last.text);
     }
   },
@@ -155,6 +161,7 @@ export const queue = {
   async post(item, pass) {
     const headers = { "Content-Type": "application/x-www-form-urlencoded", "HX-Request": "true" };
     headers[pass.header] = pass.token;
+    this.own.add(item.token);
     let response;
     let text;
     try {
@@ -181,6 +188,7 @@ export const queue = {
       item.state = "refused";
       item.status = response.status;
       item.says = says(text);
+      item.taken = response.headers.get("Yarbel-Taken") === "yes";
     }
     await put(item);
     return { ok: response.ok, text };

@@ -2,15 +2,21 @@ package dev.yarbel.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.session.Amendment;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.book.Sessions;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -31,6 +37,9 @@ class FloorPhoneTest {
 
     @Autowired
     private Clubs4Tests clubs;
+
+    @Autowired
+    private Sessions sessions;
 
     private Browser browser;
 
@@ -95,6 +104,63 @@ class FloorPhoneTest {
         browser.click(".now .picker button[value='8']");
         browser.waitForText(".now h2", "set 2 of 3");
         browser.waitFor(d -> logged(club) == 1 ? true : null);
+    }
+
+    @Test
+    void aMissSaysHowManyWereMadeAndEnterRatesNothing() {
+        TestClub club = signedIn("squat 3x5 75%");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 3");
+        browser.type(".now input[name=load]", "152.5");
+        browser.press(Keys.ENTER);
+        browser.click(".now .picker button[value=missed]");
+        browser.waitForText(".now .bad", "How many were made before the miss?");
+        assertThat(browser.focused(".now input[name=reps][aria-invalid=true]")).isTrue();
+        assertThat(browser.find(".now input[name=load]").getAttribute("value")).isEqualTo("152.5");
+        assertThat(logged(club)).isZero();
+        browser.assertSound();
+        browser.type(".now input[name=reps]", "3");
+        browser.click(".now .picker button[value=missed]");
+        browser.waitForText(".now h2", "set 2 of 3");
+        browser.waitForText(".whymissed", "Squat");
+        assertThat(club.plan().session(0, 1).orElseThrow().sets().get(0).set().reps())
+                .isEqualTo(3);
+    }
+
+    @Test
+    void whatIsTypedStaysWhileTheCoachChangesTheDay() {
+        TestClub club = signedIn("squat 3x5 75%", "bench-press 3x5 90kg");
+        browser.click(".stair .step.top");
+        browser.waitForText(".now h2", "set 1 of 3");
+        browser.waitFor(
+                d -> browser.all("#main[data-listening=true][data-kept=true]").isEmpty() ? null : true);
+        browser.type(".now input[name=load]", "152.5");
+        browser.press(Keys.TAB);
+        sessions.amend(
+                club.coach,
+                club.lifter,
+                club.plan().planned(0, 1),
+                TestSettings.TODAY,
+                UUID.randomUUID(),
+                new Amendment.Shorten("B", 2),
+                Optional.of("bar is needed"),
+                "");
+        browser.waitForText(".slots article[data-letter=B] .changed", "cut to 2");
+        assertThat(browser.text(".now h2")).contains("set 1 of 3");
+        assertThat(browser.find(".now input[name=load]").getAttribute("value")).isEqualTo("152.5");
+        assertThat(browser.focused(".now input[name=reps]")).isTrue();
+        browser.click(".now .picker button[value='8']");
+        browser.waitForText(".now h2", "set 2 of 3");
+        browser.waitFor(d -> logged(club) == 1 ? true : null);
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .load()
+                        .in(MassUnit.KG))
+                .isEqualByComparingTo("152.5");
     }
 
     @Test

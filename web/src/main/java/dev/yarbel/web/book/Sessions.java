@@ -71,7 +71,7 @@ public class Sessions {
                 lifter.clubId(), session.id(), done.task().toString());
         if (before.isEmpty()) {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), sent.token(), done, sent.at(), clock.instant()));
-            moved.tell(lifter.clubId(), lifter.id());
+            moved.tell(lifter.clubId(), lifter.id(), sent.token());
             lookAgain(lifter, session);
         } else if (before.get().token().equals(sent.token())) {
             rewrite(person, lifter, session, before.get(), done);

@@ -130,7 +130,7 @@ class FloorController {
                 "set-" + key,
                 typed,
                 values -> {
-                    keep(person, floor, asked, values);
+                    keep(person, floor, asked, values, response);
                     return fragment.isPresent()
                             ? page.show(
                                     model,
@@ -144,7 +144,7 @@ class FloorController {
                 response);
     }
 
-    private void keep(Person person, FloorDay floor, Task asked, Typed typed) {
+    private void keep(Person person, FloorDay floor, Task asked, Typed typed, HttpServletResponse response) {
         LifterCard lifter = floor.plan().lifter();
         Optional<DoneSet> before = floor.log().stream()
                 .flatMap(log -> log.sets().stream())
@@ -166,6 +166,8 @@ class FloorController {
                     new SentSet(SetForm.token(typed), measured(floor, done, at), at),
                     floor.asked());
         } catch (SetTakenException taken) {
+            // so that the phone asks which of the two stands
+            response.setHeader("Yarbel-Taken", "yes");
             throw new UnreadableException("set.error.taken", said(taken.logged(), lifter)).in("load");
         }
     }

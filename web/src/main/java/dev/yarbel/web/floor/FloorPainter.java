@@ -87,6 +87,7 @@ class FloorPainter {
                 day,
                 now.flatMap(task -> stairs.stair(session, task, done, unit)),
                 card,
+                sight.set().map(TaskKey::toString).orElse(null),
                 all,
                 now.map(task -> upcoming(session, task, done, unit)).orElse(List.of()),
                 List.copyOf(slotLines.values()),

@@ -12,6 +12,7 @@ import java.util.Set;
  * The floor as it stands: the stair of the lift in hand, the set to do now, what comes next, and the day's slots.
  *
  * @param now the set in hand; empty when all are done
+ * @param chosen the set that was asked for; null where it is the next one
  * @param cards every set of the day, for a phone that loses the line
  * @param changing the letter of the slot that somebody is about to change; null when none
  * @param question what the last set raised; null when nothing
@@ -24,6 +25,7 @@ record FloorView(
         FloorDay day,
         Optional<Stair> stair,
         Optional<Card> now,
+        String chosen,
         List<Card> cards,
         List<Upcoming> next,
         List<SlotLine> slots,

@@ -34,11 +34,11 @@ class Listeners {
         return line;
     }
 
-    /** Something moved on a lifter's floor. */
-    void moved(long club, long lifter) {
+    /** Something moved on a lifter's floor; the token of the set that did it, or nothing. */
+    void moved(long club, long lifter, String cause) {
         for (Listener listener : open) {
             if (listener.club == club && listener.wants.test(lifter)) {
-                send(listener, SseEmitter.event().name("moved").data(String.valueOf(lifter)));
+                send(listener, SseEmitter.event().name("moved").data(lifter + "/" + cause));
             }
         }
     }

@@ -95,8 +95,8 @@ class MovedChannel implements SmartLifecycle {
     }
 
     private void pass(String what) {
-        int slash = what.indexOf('/');
-        listeners.moved(Long.parseLong(what.substring(0, slash)), Long.parseLong(what.substring(slash + 1)));
+        String[] parts = what.split("/", 3);
+        listeners.moved(Long.parseLong(parts[0]), Long.parseLong(parts[1]), parts[2]);
     }
 
     private Properties properties() {

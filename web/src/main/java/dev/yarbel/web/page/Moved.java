@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -10,7 +11,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Moved {
 
-    /** The channel it is told on; what is told is {@code club/lifter}. */
+    /** The channel it is told on; what is told is {@code club/lifter/cause}. */
     public static final String CHANNEL = "yarbel_floor";
 
     private final JdbcClient jdbc;
@@ -21,9 +22,22 @@ public class Moved {
 
     /** Tells that something moved; heard when the transaction commits. */
     public void tell(long clubId, long lifterId) {
+        tell(clubId, lifterId, "");
+    }
+
+    /**
+     * Tells that something moved; heard when the transaction commits.
+     *
+     * @param cause the token of the set that did it, by which the phone that sent it knows its own
+     */
+    public void tell(long clubId, long lifterId, UUID cause) {
+        tell(clubId, lifterId, cause.toString());
+    }
+
+    private void tell(long clubId, long lifterId, String cause) {
         jdbc.sql("select pg_notify(:channel, :what)")
                 .param("channel", CHANNEL)
-                .param("what", clubId + "/" + lifterId)
+                .param("what", clubId + "/" + lifterId + "/" + cause)
                 .query()
                 .singleRow();
     }

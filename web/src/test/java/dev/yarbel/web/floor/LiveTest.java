@@ -80,7 +80,7 @@ class LiveTest {
         MvcResult foreign =
                 mvc.perform(get("/live/events").with(other.asCoach())).andReturn();
         log("A.1", "187.5", "1", "8");
-        String said = "event:moved\ndata:" + club.lifter.id() + "\n";
+        String said = "event:moved\ndata:" + club.lifter.id() + "/";
         await().untilAsserted(() -> assertThat(heard(coach)).contains(said));
         await().untilAsserted(() -> assertThat(heard(lifter)).contains(said));
         assertThat(heard(foreign)).doesNotContain("moved");

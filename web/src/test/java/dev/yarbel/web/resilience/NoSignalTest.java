@@ -178,6 +178,27 @@ class NoSignalTest {
             assertThat(database.count(
                             "select count(*) from change_entry where kind = 'SET_CORRECTED' and before like '180 kg%'"))
                     .isOne();
+
+            // what the server asks about comes back into the hand; the sets after it are in all the same
+            phone.waitForText(".now h2", "B Squat set 1 of");
+            line.cut();
+            phone.type(".now input[name=load]", "300");
+            phone.click(".now .picker button[value='8']");
+            phone.waitForText(".now h2", "B Squat set 2 of");
+            phone.click(".now .picker button[value='8']");
+            phone.waitForText(WAITING, "2 sets are still here");
+            line.mend();
+            phone.waitForText("#held", "B Squat, set 1 of 4: 300 × 5");
+            phone.waitForText("#held", "is the unit right?");
+            phone.waitForText(".slots article[data-letter=B] .tally", "1 of 4");
+            assertThat(logged("l.task = 'B.2'")).isOne();
+            phone.click("#held button");
+            phone.waitForText(".now h2", "B Squat set 1 of");
+            assertThat(phone.find(".now input[name=load]").getAttribute("value"))
+                    .isEqualTo("300");
+            phone.click(".now .picker button[value='8']");
+            await().atMost(Duration.ofSeconds(20)).until(() -> logged("l.task = 'B.1' and l.load = 300") == 1);
+            phone.waitFor(d -> phone.all("#held[hidden]").isEmpty() ? null : true);
         }
     }
 

@@ -150,7 +150,8 @@ class ResilienceTest {
 
             wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
             await().atMost(Duration.ofSeconds(20))
-                    .until(() -> heard.contains("event:moved") && heard.contains("data:1"));
+                    .until(() -> heard.contains("event:moved")
+                            && heard.stream().anyMatch(line -> line.startsWith("data:1/")));
 
             database.execute("select pg_terminate_backend(pid) from pg_stat_activity"
                     + " where application_name = 'yarbel floor'");
