@@ -46,6 +46,7 @@ async function log(form, button) {
     return;
   }
   card.dataset.sent = "true";
+  delete card.dataset.reopened;
   focusNext = floor().contains(document.activeElement);
   const item = {
     token: body.get("token"), action: form.getAttribute("action"), body: body.toString(), at: Date.now(),
@@ -119,18 +120,24 @@ async function sendNow(form, body) {
 // ---- what the server says
 
 queue.sent = (html) => {
-  if (typing() || !swap(html)) {
+  if (isBusy() || !swap(html)) {
     overlay();
+    lookLater();
   }
 };
 
+// A button that is replaced under the thumb hears of no tap.
+let pressed = false;
+document.addEventListener("pointerdown", () => { pressed = true; }, true);
+["pointerup", "pointercancel"].forEach((end) => document.addEventListener(end, () => setTimeout(() => { pressed = false; }), true));
+
 // Whether somebody is in the middle of something that a new page would take away.
-function typing() {
+function isBusy() {
   const active = document.activeElement;
   const inField = active && floor().contains(active) && active.matches("input:not([type=hidden]), textarea, select")
     && active.value !== active.defaultValue;
   const reopened = current() && current().dataset.reopened === "true";
-  return Boolean(inField) || reopened || Array.from(floor().querySelectorAll(".slots")).flatMap(changed).length > 0;
+  return pressed || Boolean(inField) || reopened || Array.from(floor().querySelectorAll(".slots")).flatMap(changed).length > 0;
 }
 
 // False where it cannot be shown without losing what was typed for another set.
@@ -601,7 +608,7 @@ function lookLater() {
   looking = looking || setTimeout(() => { looking = null; lookAgain(); }, LATER);
 }
 async function lookAgain() {
-  if (typing() || await queue.isWaiting()) {
+  if (isBusy() || await queue.isWaiting()) {
     lookLater();
     return;
   }
@@ -613,7 +620,7 @@ async function lookAgain() {
   try {
     const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + asked, { headers: { "HX-Request": "true" } });
     const html = await response.text();
-    if (swapped !== before || typing()) {
+    if (swapped !== before || isBusy()) {
       // what was logged meanwhile is newer than this answer
       lookLater();
     } else if (response.ok && !response.redirected && swap(html)) {

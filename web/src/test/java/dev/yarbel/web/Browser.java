@@ -169,12 +169,15 @@ public final class Browser implements AutoCloseable {
 
     /** Puts text in place of what a field holds, as a person does. */
     public void type(String css, String text) {
-        WebElement field = find(css);
-        if (field.getAttribute("readonly") != null) {
-            // a closed cell of the sheet is opened first
-            field.sendKeys(Keys.ENTER);
-        }
-        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+        waitFor(d -> {
+            WebElement field = find(css);
+            if (field.getAttribute("readonly") != null) {
+                // a closed cell of the sheet is opened first
+                field.sendKeys(Keys.ENTER);
+            }
+            field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+            return true;
+        });
     }
 
     public <T> T waitFor(Function<ChromeDriver, T> condition) {

@@ -3,12 +3,14 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.SessionPlan.Task;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
@@ -114,7 +116,11 @@ class LiveController {
                 typed,
                 values -> {
                     Task now = floor.session().next().orElseThrow(NotFoundException::new);
-                    int set = now.key().warmUp() ? 1 : now.key().number();
+                    TaskKey from = fromSet(now.key());
+                    if (!values.isBlank("seen") && !from.equals(fromSet(FloorDays.key(values.text("seen"))))) {
+                        throw new UnreadableException("live.moved-on").in(values.isBlank("dose") ? "load" : "dose");
+                    }
+                    int set = from.number();
                     Amendment change = values.isBlank("dose")
                             ? values.read("load", text -> atLoad(floor, now, set, text))
                             : values.read("dose", text -> FloorChangesController.redose(floor, now.asked(), set, text));
@@ -131,6 +137,11 @@ class LiveController {
                 },
                 state -> side(person, floor.plan().lifter(), state, model),
                 response);
+    }
+
+    /** The work set from which on a dose is given to somebody with this set in hand. */
+    private static TaskKey fromSet(TaskKey inHand) {
+        return inHand.warmUp() ? TaskKey.work(inHand.letter(), 1) : inHand;
     }
 
     private static Amendment atLoad(FloorDay floor, Task now, int set, String text) {

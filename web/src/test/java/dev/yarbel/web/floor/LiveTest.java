@@ -139,6 +139,25 @@ class LiveTest {
     }
 
     @Test
+    void aLoadForASetThatWasLiftedMeanwhileIsAskedAboutAndKeepsWhatWasTyped() throws Exception {
+        log("A.w1", "20", "10", "easy");
+        // still warming up: the top is meant all the same
+        mvc.perform(form("/side", "load", "185", "dose", "", "seen", "A.w1").with(club.asCoach()))
+                .andExpect(status().isOk());
+        log("A.1", "185", "1", "8");
+        mvc.perform(form("/side", "load", "180", "dose", "", "seen", "A.1").with(club.asCoach()))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("They went on meanwhile"),
+                                containsString("value=\"180\""),
+                                containsString("name=\"seen\" value=\"B.1\""))));
+        mvc.perform(form("/side", "load", "140", "dose", "", "seen", "B.1").with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andExpect(content().string(containsString("140 kg")));
+    }
+
+    @Test
     void whatTheCoachSaysOfASetIsKeptAndTheLifterReadsIt() throws Exception {
         log("A.1", "187.5", "1", "8");
         mvc.perform(form(

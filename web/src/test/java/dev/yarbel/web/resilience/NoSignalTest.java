@@ -199,6 +199,7 @@ class NoSignalTest {
             phone.click(".now .picker button[value='8']");
             await().atMost(Duration.ofSeconds(20)).until(() -> logged("l.task = 'B.1' and l.load = 300") == 1);
             phone.waitFor(d -> phone.all("#held[hidden]").isEmpty() ? null : true);
+            phone.waitForText(".now h2", "B Squat set 3 of");
         }
     }
 
