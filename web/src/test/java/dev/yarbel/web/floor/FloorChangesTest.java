@@ -135,6 +135,16 @@ class FloorChangesTest {
     }
 
     @Test
+    void aTopFarOverItsTargetIsAskedAboutInWholeWords() throws Exception {
+        log("A.1", "187.5", "1", "10");
+        floor().andExpect(content()
+                .string(allOf(
+                        containsString("The top was 2 over its target"),
+                        containsString("Go on from it"),
+                        containsString("Stop this lift"))));
+    }
+
+    @Test
     void whatCanStandInIsOfferedWithItsOwnLoadToWhoeverIsAboutToChangeTheSlot() throws Exception {
         mvc.perform(get(club.url("/floor?day=0&week=1&change=C")).with(club.asLifter()))
                 .andExpect(content()
