@@ -47,6 +47,7 @@ public class TestSettings {
     }
 
     @Bean
+    @Primary
     FlywayMigrationStrategy fromScratch() {
         return flyway -> {
             flyway.clean();

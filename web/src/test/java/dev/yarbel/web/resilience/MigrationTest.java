@@ -2,8 +2,11 @@ package dev.yarbel.web.resilience;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.yarbel.web.OwnSchemaTesting;
+import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** Migrations that move what was kept before: nothing of it is lost. */
 class MigrationTest {
@@ -11,6 +14,7 @@ class MigrationTest {
     private static void migrate(OwnDatabase database, String version) {
         Flyway.configure()
                 .dataSource(database.url(), OwnDatabase.USER, OwnDatabase.PASSWORD)
+                .schemas("yarbel")
                 .target(version)
                 .load()
                 .migrate();
@@ -70,6 +74,52 @@ class MigrationTest {
             assertThat(database.count("""
                     select count(*) from recorded_max where kind = 'TESTED' and load = 200 and unit = 'LB'
                       and on_date = '2026-01-05'""")).isOne();
+        }
+    }
+
+    @Test
+    void aStoreOfBeforeMovesIntoItsOwnSchemaAndOthersTablesStay() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_migration_schema")) {
+            DataSource source = new DriverManagerDataSource(
+                    database.url() + "?currentSchema=yarbel", OwnDatabase.USER, OwnDatabase.PASSWORD);
+            OwnSchemaTesting.moveOver(source);
+            assertThat(database.count("select count(*) from pg_namespace where nspname = 'yarbel'"))
+                    .as("nothing to move")
+                    .isZero();
+            Flyway.configure()
+                    .dataSource(database.url(), OwnDatabase.USER, OwnDatabase.PASSWORD)
+                    .target("13")
+                    .load()
+                    .migrate();
+            database.addForeignTable();
+            database.execute("insert into public.club (name, zone) values ('Old', 'UTC')");
+            OwnSchemaTesting.moveOver(source);
+            OwnSchemaTesting.moveOver(source);
+            migrate(database, "latest");
+            assertThat(database.count("select count(*) from yarbel.club where name = 'Old'"))
+                    .isOne();
+            assertThat(database.count("select count(*) from pg_tables where schemaname = 'public'"))
+                    .as("only what is somebody else's")
+                    .isOne();
+            assertThat(database.hasForeignTable()).isTrue();
+            // numbers go on where they were
+            database.execute("insert into yarbel.club (name, zone) values ('Next', 'UTC')");
+            assertThat(database.count("select max(id) from yarbel.club")).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void anothersMigrationsInPublicAreLeftAlone() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_migration_schema")) {
+            database.execute("""
+                    create table public.club (id int);
+                    create table public.flyway_schema_history (script text, success boolean);
+                    insert into public.flyway_schema_history values ('V1__theirs.sql', true)""");
+            OwnSchemaTesting.moveOver(
+                    new DriverManagerDataSource(database.url(), OwnDatabase.USER, OwnDatabase.PASSWORD));
+            migrate(database, "latest");
+            assertThat(database.count("select count(*) from pg_tables where schemaname = 'public'"))
+                    .isEqualTo(2);
         }
     }
 }

@@ -21,6 +21,17 @@ final class OwnDatabase implements AutoCloseable {
         this.name = name;
         onServer("drop database if exists " + name + " with (force)", "create database " + name);
         this.connection = DriverManager.getConnection(url(), USER, PASSWORD);
+        // what a test asks for lies where the application keeps it
+        execute("set search_path to yarbel, public");
+    }
+
+    /** A person's own tables in the same database: not ours, and never touched. */
+    void addForeignTable() throws SQLException {
+        execute("create table public.other_work (id int); insert into public.other_work values (7)");
+    }
+
+    boolean hasForeignTable() throws SQLException {
+        return count("select count(*) from public.other_work where id = 7") == 1;
     }
 
     private static void onServer(String... commands) throws SQLException {

@@ -6,10 +6,12 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -54,6 +56,7 @@ class ScriptTest {
     private static void migrate(OwnDatabase database) {
         Flyway.configure()
                 .dataSource(database.url(), OwnDatabase.USER, OwnDatabase.PASSWORD)
+                .schemas("yarbel")
                 .load()
                 .migrate();
     }
@@ -99,10 +102,34 @@ class ScriptTest {
 
     @Test
     void aPidFileOfADeadServerIsNotTakenForOneThatRuns() throws Exception {
-        Path state = Files.createDirectory(folder.resolve("state"));
-        Files.writeString(state.resolve("demo.pid"), "1\n");
-        Files.writeString(state.resolve("demo.ready"), "http://127.0.0.1:8080\n");
+        Path own = Files.createDirectories(folder.resolve("state").resolve("own"));
+        Files.writeString(own.resolve("demo.pid"), "1\n");
+        Files.writeString(own.resolve("demo.ready"), "http://127.0.0.1:8080\n");
         assertThat(run(Map.of(), "status").out()).contains("demo: not running");
+    }
+
+    @Test
+    void whatIsSecretIsReadableByItsOwnerAlone() throws Exception {
+        String file = folder.resolve("club.backup").toString();
+        try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
+            fill(database);
+            run(on(database), "backup", file);
+            run(on(database), "restore", file);
+        }
+        assertThat(Files.getPosixFilePermissions(Path.of(file)))
+                .isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        Path own = folder.resolve("state").resolve("own");
+        assertThat(Files.getPosixFilePermissions(own)).isEqualTo(PosixFilePermissions.fromString("rwx------"));
+        try (Stream<Path> files = Files.walk(own)) {
+            assertThat(files.filter(Files::isRegularFile)).isNotEmpty().allSatisfy(written -> assertThat(
+                            Files.getPosixFilePermissions(written))
+                    .isEqualTo(PosixFilePermissions.fromString("rw-------")));
+        }
+        try (Stream<Path> state = Files.list(folder.resolve("state"))) {
+            assertThat(state.filter(Files::isRegularFile))
+                    .allSatisfy(written -> assertThat(Files.getPosixFilePermissions(written))
+                            .isEqualTo(PosixFilePermissions.fromString("rw-------")));
+        }
     }
 
     @Test
@@ -127,7 +154,7 @@ class ScriptTest {
     }
 
     @Test
-    void aStoreThatWasStartedAndNeverSetUpCountsAsEmptyAndOthersTablesDoNot() throws Exception {
+    void aStoreThatWasStartedAndNeverSetUpCountsAsEmpty() throws Exception {
         String file = folder.resolve("club.backup").toString();
         try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
             fill(database);
@@ -135,13 +162,74 @@ class ScriptTest {
         }
         try (OwnDatabase started = new OwnDatabase("yarbel_restore")) {
             migrate(started);
+            started.addForeignTable();
             assertThat(run(on(started), "restore", file).out()).startsWith("restored and verified");
+            assertThat(started.hasForeignTable()).isTrue();
+        }
+    }
+
+    @Test
+    void whatIsNotOursIsNeitherBackedUpNorTouched() throws Exception {
+        String file = folder.resolve("club.backup").toString();
+        try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
+            fill(database);
+            database.addForeignTable();
+            assertThat(run(on(database), "backup", file).code()).isZero();
         }
         try (OwnDatabase others = new OwnDatabase("yarbel_restore")) {
-            others.execute("create table other_work (id int)");
-            assertThat(run(on(others), "restore", file).out()).contains("has tables that are not Yarbel's");
-            assertThat(others.count("select count(*) from pg_tables where tablename = 'other_work'"))
-                    .isOne();
+            others.addForeignTable();
+            // a club of somebody else's, which was once taken for an empty store of ours
+            others.execute("create table public.club (id int)");
+            assertThat(run(on(others), "restore", file).out()).startsWith("restored and verified");
+            assertThat(others.hasForeignTable()).isTrue();
+            assertThat(others.count("select count(*) from pg_tables where schemaname = 'public'"))
+                    .isEqualTo(2);
+        }
+        try (OwnDatabase mixed = new OwnDatabase("yarbel_restore")) {
+            migrate(mixed);
+            mixed.execute("create table yarbel.somebodys (id int); insert into yarbel.somebodys values (1)");
+            assertThat(run(on(mixed), "restore", file).out()).contains("has rows that are not Yarbel's");
+            assertThat(mixed.count("select count(*) from yarbel.somebodys")).isOne();
+        }
+        try (OwnDatabase seen = new OwnDatabase("yarbel_restore")) {
+            migrate(seen);
+            seen.execute("create view public.how_many as select count(*) from yarbel.club");
+            assertThat(run(on(seen), "restore", file).code()).isEqualTo(1);
+            assertThat(seen.count("select count(*) from public.how_many")).isOne();
+        }
+    }
+
+    @Test
+    void aBackupOfBeforeTheSchemaIsReadBackAndMovesOverAtTheNextStart() throws Exception {
+        String file = folder.resolve("old.backup").toString();
+        try (OwnDatabase database = new OwnDatabase("yarbel_backup")) {
+            Flyway.configure()
+                    .dataSource(database.url(), OwnDatabase.USER, OwnDatabase.PASSWORD)
+                    .target("13")
+                    .load()
+                    .migrate();
+            database.execute("insert into club (name, zone) values ('Sluice Gate Strength', 'Europe/London')");
+            ProcessBuilder dump = new ProcessBuilder(
+                            "sh",
+                            "-c",
+                            "$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -n 1)/pg_dump -Fc -O -f \"$1\" -d \"$2\"",
+                            "sh",
+                            file,
+                            database.url().substring("jdbc:".length()))
+                    .inheritIO();
+            dump.environment().put("PGUSER", OwnDatabase.USER);
+            dump.environment().put("PGPASSWORD", OwnDatabase.PASSWORD);
+            assertThat(dump.start().waitFor()).isZero();
+        }
+        try (OwnDatabase others = new OwnDatabase("yarbel_restore")) {
+            others.addForeignTable();
+            assertThat(run(on(others), "restore", file).out()).contains("give it a database of its own");
+            assertThat(others.hasForeignTable()).isTrue();
+        }
+        try (OwnDatabase empty = new OwnDatabase("yarbel_restore")) {
+            assertThat(run(on(empty), "restore", file).out())
+                    .startsWith("restored and verified, line by line: clubs 1");
+            assertThat(empty.count("select count(*) from public.club")).isOne();
         }
     }
 
@@ -157,8 +245,8 @@ class ScriptTest {
             target.execute("create schema elsewhere");
             target.execute("""
                     create function elsewhere.meddle() returns event_trigger language plpgsql as $$ begin
-                      if exists (select from pg_event_trigger_ddl_commands() where object_identity = 'public.club') then
-                        alter table public.club alter column zone set default 'UTC';
+                      if exists (select from pg_event_trigger_ddl_commands() where object_identity = 'yarbel.club') then
+                        alter table yarbel.club alter column zone set default 'UTC';
                       end if;
                     end $$""");
             target.execute("create event trigger meddle on ddl_command_end when tag in ('CREATE TABLE')"
