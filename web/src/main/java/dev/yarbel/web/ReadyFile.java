@@ -6,6 +6,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -20,6 +23,8 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("yarbel.ready-file")
 class ReadyFile {
+
+    private static final Set<PosixFilePermission> OWNER_ONLY = PosixFilePermissions.fromString("rw-------");
 
     private final Path file;
     private final Environment environment;
@@ -39,6 +44,9 @@ class ReadyFile {
         try {
             // all of it at once: whoever waits for the file never reads half of it
             Path whole = file.resolveSibling(file.getFileName() + ".new");
+            Files.deleteIfExists(whole);
+            // the code is for whoever started us, and nobody else reads it
+            Files.createFile(whole, PosixFilePermissions.asFileAttribute(OWNER_ONLY));
             Files.writeString(whole, address + "\n" + code);
             Files.move(whole, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
