@@ -6,6 +6,8 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Optional;
 
 @Entity
 class Account {
@@ -30,6 +32,9 @@ class Account {
     private Role role;
 
     private Long lifterId;
+    private Instant closedAt;
+    private byte[] otpSecret;
+    private long otpLastStep;
 
     protected Account() {}
 
@@ -61,10 +66,49 @@ class Account {
                 club.zone(),
                 username,
                 name,
-                passwordHash,
-                role != Role.LIFTER,
+                isCoach(),
                 role == Role.HEAD_COACH,
-                lifterId);
+                lifterId,
+                club.secondFactor().concerns(isCoach()) && otpSecret == null);
+    }
+
+    boolean isCoach() {
+        return role != Role.LIFTER;
+    }
+
+    String passwordHash() {
+        return passwordHash;
+    }
+
+    boolean isClosed() {
+        return closedAt != null;
+    }
+
+    /** Ends this account's access, or gives it back with nothing. */
+    void close(Instant at) {
+        closedAt = at;
+    }
+
+    Optional<byte[]> otpSecret() {
+        return Optional.ofNullable(otpSecret).map(byte[]::clone);
+    }
+
+    /** Sets up one-time codes, or does away with them with nothing. */
+    void otpSecret(byte[] secret) {
+        otpSecret = secret == null ? null : secret.clone();
+        otpLastStep = 0;
+    }
+
+    long otpLastStep() {
+        return otpLastStep;
+    }
+
+    void otpUsed(long step) {
+        otpLastStep = step;
+    }
+
+    Optional<Long> lifterId() {
+        return Optional.ofNullable(lifterId);
     }
 
     String username() {

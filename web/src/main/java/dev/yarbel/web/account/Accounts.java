@@ -1,6 +1,7 @@
 package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.Person;
+import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -20,17 +21,38 @@ public class Accounts implements UserDetailsService {
     private final ClubRepository clubs;
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
+    private final Access access;
+    private final Clock clock;
 
-    Accounts(ClubRepository clubs, AccountRepository accounts, PasswordEncoder passwords) {
+    Accounts(ClubRepository clubs, AccountRepository accounts, PasswordEncoder passwords, Access access, Clock clock) {
         this.clubs = clubs;
         this.accounts = accounts;
         this.passwords = passwords;
+        this.access = access;
+        this.clock = clock;
     }
 
+    /** What a sign-in is checked against. */
     @Override
     @Transactional(readOnly = true)
     public UserDetails loadUserByUsername(String username) {
-        return (UserDetails) person(username);
+        return rows(username).stream()
+                .map(row -> credentials((Account) row[0], (Club) row[1]))
+                .findFirst()
+                .orElseThrow(() -> new UsernameNotFoundException("nobody signs in by this name"));
+    }
+
+    private static Credentials credentials(Account account, Club club) {
+        UserDetails principal = account.otpSecret().isPresent()
+                ? new HalfSignedIn(account.clubId(), account.id(), account.username())
+                : account.member(club);
+        return new Credentials(principal, account.clubId(), account.id(), account.passwordHash(), account.isClosed());
+    }
+
+    private List<Object[]> rows(String username) {
+        String name = username.strip().toLowerCase(Locale.ROOT);
+        // what no name can be is looked for in vain
+        return name.chars().anyMatch(Character::isISOControl) ? List.of() : accounts.findWithClub(name);
     }
 
     /**
@@ -40,10 +62,10 @@ public class Accounts implements UserDetailsService {
      */
     @Transactional(readOnly = true)
     public Person person(String username) {
-        return accounts.findWithClub(username.strip().toLowerCase(Locale.ROOT)).stream()
+        return rows(username).stream()
                 .map(row -> ((Account) row[0]).member((Club) row[1]))
                 .findFirst()
-                .orElseThrow(() -> new UsernameNotFoundException("nobody signs in as " + username));
+                .orElseThrow(() -> new UsernameNotFoundException("nobody signs in by this name"));
     }
 
     /** What a member of a club is called. */
@@ -53,24 +75,46 @@ public class Accounts implements UserDetailsService {
     }
 
     /** Somebody of a club who signs in. */
-    public record Colleague(long id, String name, String username, boolean headCoach) {}
+    public record Colleague(long id, String name, String username, boolean coach, boolean headCoach, boolean closed) {}
 
-    /** The coaches of a club, by name. */
+    /** The coaches of a club, by name, without those whose access was ended. */
     @Transactional(readOnly = true)
     public List<Colleague> coaches(long clubId) {
+        return everyCoach(clubId).stream().filter(coach -> !coach.closed()).toList();
+    }
+
+    /** The coaches of a club, by name, also those whose access was ended. */
+    @Transactional(readOnly = true)
+    public List<Colleague> everyCoach(long clubId) {
         return accounts.findByClubIdAndRoleNotOrderByName(clubId, Account.Role.LIFTER).stream()
                 .map(Accounts::colleague)
                 .toList();
     }
 
-    /** Who signs in as a lifter, if anybody does. */
+    /** Who signs in as a lifter, if anybody does; for showing it: a coach who is this lifter too. */
     @Transactional(readOnly = true)
     public Optional<Colleague> ofLifter(long clubId, long lifterId) {
-        return accounts.findByClubIdAndLifterId(clubId, lifterId).map(Accounts::colleague);
+        return accounts.findWhoeverIs(clubId, lifterId).map(Accounts::colleague);
     }
 
     private static Colleague colleague(Account account) {
-        return new Colleague(account.id(), account.name(), account.username(), account.isHeadCoach());
+        return new Colleague(
+                account.id(),
+                account.name(),
+                account.username(),
+                account.isCoach(),
+                account.isHeadCoach(),
+                account.isClosed());
+    }
+
+    /**
+     * Whether a coach may become their own lifter: once. Whoever asks at the same moment waits until it is settled.
+     */
+    public boolean mayLift(Person coach) {
+        return accounts.lock(coach.clubId(), coach.accountId())
+                .orElseThrow()
+                .lifterId()
+                .isEmpty();
     }
 
     /**
@@ -79,10 +123,52 @@ public class Accounts implements UserDetailsService {
      * @return them as they sign in from now on
      */
     public Person lifts(Person coach, long lifterId) {
-        Account account =
-                accounts.findByClubIdAndId(coach.clubId(), coach.accountId()).orElseThrow();
+        Account account = accounts.lock(coach.clubId(), coach.accountId()).orElseThrow();
         account.lifts(lifterId);
         return person(account.username());
+    }
+
+    /** Ends the access of whoever signs in as a lifter, or gives it back; a coach who lifts keeps theirs. */
+    public void lifterCloses(long clubId, long lifterId, boolean closed) {
+        accounts.findLifter(clubId, lifterId).ifPresent(account -> close(account, closed));
+    }
+
+    /**
+     * Ends a coach's access, or gives it back.
+     *
+     * @return the coach's name; empty for one who cannot be closed, the head coach
+     */
+    Optional<String> coachCloses(long clubId, long accountId, boolean closed) {
+        return accounts.lock(clubId, accountId)
+                .filter(account -> account.isCoach() && !account.isHeadCoach())
+                .map(account -> {
+                    close(account, closed);
+                    return account.name();
+                });
+    }
+
+    private void close(Account account, boolean closed) {
+        account.close(closed ? clock.instant() : null);
+        if (closed) {
+            access.endAll(account.clubId(), account.username(), "");
+        }
+    }
+
+    /** Whether this is somebody's password. */
+    @Transactional(readOnly = true)
+    boolean isPassword(Person person, String password) {
+        return passwords.matches(
+                password,
+                accounts.findByClubIdAndId(person.clubId(), person.accountId())
+                        .orElseThrow()
+                        .passwordHash());
+    }
+
+    /** Gives somebody another password and ends their other sessions. */
+    void changePassword(Person person, String password, String hereId) {
+        Account account = accounts.lock(person.clubId(), person.accountId()).orElseThrow();
+        account.passwordHash(passwords.encode(password));
+        access.endAll(person.clubId(), account.username(), hereId);
     }
 
     /** Whether any club has been set up. */

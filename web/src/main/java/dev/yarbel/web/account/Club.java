@@ -1,6 +1,8 @@
 package dev.yarbel.web.account;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -15,6 +17,20 @@ class Club {
     private String name;
     private String zone;
 
+    @Enumerated(EnumType.STRING)
+    private SecondFactor secondFactor = SecondFactor.NOBODY;
+
+    /** Who has to have a second factor. */
+    enum SecondFactor {
+        NOBODY,
+        COACHES,
+        EVERYBODY;
+
+        boolean concerns(boolean coach) {
+            return this == EVERYBODY || this == COACHES && coach;
+        }
+    }
+
     protected Club() {}
 
     Club(String name, String zone) {
@@ -28,6 +44,14 @@ class Club {
 
     String name() {
         return name;
+    }
+
+    SecondFactor secondFactor() {
+        return secondFactor;
+    }
+
+    void require(SecondFactor of) {
+        secondFactor = of;
     }
 
     String zone() {

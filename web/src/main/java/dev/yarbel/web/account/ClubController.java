@@ -3,7 +3,9 @@ package dev.yarbel.web.account;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.InviteLink;
+import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
@@ -30,18 +32,22 @@ class ClubController {
     private final Clubs clubs;
     private final Invites invites;
     private final ChangeLog changes;
+    private final CoachedLifters coached;
 
-    ClubController(Accounts accounts, Clubs clubs, Invites invites, ChangeLog changes) {
+    ClubController(Accounts accounts, Clubs clubs, Invites invites, ChangeLog changes, CoachedLifters coached) {
         this.accounts = accounts;
         this.clubs = clubs;
         this.invites = invites;
         this.changes = changes;
+        this.coached = coached;
     }
 
     @GetMapping
     String club(@AuthenticationPrincipal Person person, Model model) {
         model.addAttribute("club", clubs.name(person.clubId()));
-        model.addAttribute("coaches", accounts.coaches(person.clubId()));
+        model.addAttribute("coaches", accounts.everyCoach(person.clubId()));
+        model.addAttribute("secondFactor", clubs.secondFactor(person.clubId()));
+        model.addAttribute("secondFactors", Club.SecondFactor.values());
         return "account/club";
     }
 
@@ -53,10 +59,10 @@ class ClubController {
             HttpServletResponse response,
             Model model,
             RedirectAttributes flash) {
-        if (name.isBlank() || name.strip().length() > LONGEST_NAME) {
+        if (name.isBlank() || name.strip().length() > LONGEST_NAME || Reading.hasControl(name)) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("typed", name);
-            model.addAttribute("error", "first-run.error.name");
+            model.addAttribute("typed", Reading.visible(name));
+            model.addAttribute("error", Reading.hasControl(name) ? "read.control" : "club.error.name");
             return club(person, model);
         }
         changes.write(
@@ -72,6 +78,59 @@ class ClubController {
         String name = accounts.name(person.clubId(), id);
         changes.write(person, Optional.empty(), ChangeKind.ROSTER, List.of("password"), Optional.empty(), "", name);
         flash.addFlashAttribute("invite", InviteLink.of(token, name));
+        return "redirect:/club";
+    }
+
+    /** Ends a coach's access at once; what they wrote stays, and their lifters were handed over before. */
+    @PostMapping("/coaches/{id}/remove")
+    @Transactional
+    String remove(
+            @AuthenticationPrincipal Person person, @PathVariable long id, HttpServletResponse response, Model model) {
+        long lifters = coached.count(person.clubId(), id);
+        if (lifters > 0) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("keeps", id);
+            model.addAttribute("lifters", lifters);
+            return club(person, model);
+        }
+        return close(person, id, true);
+    }
+
+    @PostMapping("/coaches/{id}/bring-back")
+    @Transactional
+    String bringBack(@AuthenticationPrincipal Person person, @PathVariable long id) {
+        return close(person, id, false);
+    }
+
+    private String close(Person person, long id, boolean closed) {
+        String name = accounts.coachCloses(person.clubId(), id, closed).orElseThrow(NotFoundException::new);
+        changes.write(
+                person,
+                Optional.empty(),
+                ChangeKind.ROSTER,
+                List.of(closed ? "access-ended" : "access-given"),
+                Optional.empty(),
+                closed ? name : "",
+                closed ? "" : name);
+        return "redirect:/club";
+    }
+
+    @PostMapping("/second-factor")
+    @Transactional
+    String secondFactor(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "") String of) {
+        Club.SecondFactor before = clubs.secondFactor(person.clubId());
+        Club.SecondFactor after = Reading.find(Club.SecondFactor.class, of).orElseThrow(NotFoundException::new);
+        if (before != after) {
+            clubs.require(person.clubId(), after);
+            changes.write(
+                    person,
+                    Optional.empty(),
+                    ChangeKind.ROSTER,
+                    List.of("second-factor"),
+                    Optional.empty(),
+                    before.name(),
+                    after.name());
+        }
         return "redirect:/club";
     }
 }

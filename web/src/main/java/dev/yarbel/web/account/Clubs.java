@@ -24,4 +24,15 @@ public class Clubs {
     public String name(long clubId) {
         return clubs.findById(clubId).orElseThrow().name();
     }
+
+    /** Who has to have a second factor. */
+    Club.SecondFactor secondFactor(long clubId) {
+        return clubs.findById(clubId).orElseThrow().secondFactor();
+    }
+
+    /** Says who has to have a second factor, from their next sign-in on. */
+    @Transactional
+    void require(long clubId, Club.SecondFactor of) {
+        clubs.findById(clubId).orElseThrow().require(of);
+    }
 }

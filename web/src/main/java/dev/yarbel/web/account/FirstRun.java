@@ -6,13 +6,12 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Setting up the club on a new machine. Whoever reads the terminal of the first start finds a code there; it works once,
- * and after ten wrong ones not at all until the next start makes another.
+ * Setting up the club on a new machine. Whoever reads the terminal of the first start finds a code there; it works once.
+ * Wrong ones slow whoever sends them and nobody else: there are 31 to the power of 12.
  */
 @Service
 @Transactional
@@ -23,25 +22,20 @@ public class FirstRun {
     private static final String SIGNS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 
     private static final int LENGTH = 12;
-    private static final int MOST_WRONG = 10;
 
     private final Accounts accounts;
     private final JdbcClient jdbc;
-    private final PasswordEncoder encoder;
     private final SecureRandom random = new SecureRandom();
 
-    FirstRun(Accounts accounts, JdbcClient jdbc, PasswordEncoder encoder) {
+    FirstRun(Accounts accounts, JdbcClient jdbc) {
         this.accounts = accounts;
         this.jdbc = jdbc;
-        this.encoder = encoder;
     }
 
     /** What came of setting up. */
     enum Outcome {
         DONE,
         WRONG_CODE,
-        /** Too many wrong codes: only another start makes a new one. */
-        LOCKED,
         /** There is a club already. */
         TOO_LATE
     }
@@ -56,23 +50,19 @@ public class FirstRun {
                 .collect(Collectors.joining());
         jdbc.sql("""
                         insert into first_run (code_hash) values (?)
-                        on conflict (only_row) do update set code_hash = excluded.code_hash, wrong_codes = 0""").param(encoder.encode(code)).update();
+                        on conflict (only_row) do update set code_hash = excluded.code_hash""").param(Access.hash(code)).update();
         return Optional.of(code.replaceAll("(.{4})(?!$)", "$1-"));
     }
 
     /** Sets up the club and its head coach, if the code is the one. */
     Outcome setUp(FirstRunForm form) {
-        Optional<Attempt> attempt = jdbc.sql("select code_hash, wrong_codes from first_run for update")
-                .query(Attempt.class)
+        Optional<String> codeHash = jdbc.sql("select code_hash from first_run for update")
+                .query(String.class)
                 .optional();
-        if (attempt.isEmpty() || accounts.anyClub()) {
+        if (codeHash.isEmpty() || accounts.anyClub()) {
             return Outcome.TOO_LATE;
         }
-        if (attempt.get().wrongCodes() >= MOST_WRONG) {
-            return Outcome.LOCKED;
-        }
-        if (!encoder.matches(form.plainCode(), attempt.get().codeHash())) {
-            jdbc.sql("update first_run set wrong_codes = wrong_codes + 1").update();
+        if (!Access.hash(form.plainCode()).equals(codeHash.get())) {
             return Outcome.WRONG_CODE;
         }
         long club = accounts.addClub(form.club().strip(), form.zoneId());
@@ -81,6 +71,4 @@ public class FirstRun {
         LOG.info("the club was set up");
         return Outcome.DONE;
     }
-
-    private record Attempt(String codeHash, int wrongCodes) {}
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.account;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
 import java.util.List;
@@ -25,10 +26,12 @@ class FirstRunController {
 
     private final FirstRun firstRun;
     private final Accounts accounts;
+    private final Throttle throttle;
 
-    FirstRunController(FirstRun firstRun, Accounts accounts) {
+    FirstRunController(FirstRun firstRun, Accounts accounts, Throttle throttle) {
         this.firstRun = firstRun;
         this.accounts = accounts;
+        this.throttle = throttle;
     }
 
     @GetMapping
@@ -37,9 +40,13 @@ class FirstRunController {
     }
 
     @PostMapping
-    String setUp(@ModelAttribute FirstRunForm form, HttpServletResponse response, Model model) {
+    String setUp(
+            @ModelAttribute FirstRunForm form, HttpServletRequest request, HttpServletResponse response, Model model) {
         Map<String, String> errors = form.errors();
-        if (errors.isEmpty()) {
+        if (errors.isEmpty()
+                && throttle.tries(Throttle.Door.CODE, request.getRemoteAddr()).isPresent()) {
+            errors = Map.of("code", "too-fast");
+        } else if (errors.isEmpty()) {
             FirstRun.Outcome outcome = firstRun.setUp(form);
             if (outcome == FirstRun.Outcome.DONE) {
                 return "redirect:/sign-in?ready";
@@ -47,7 +54,7 @@ class FirstRunController {
             if (outcome == FirstRun.Outcome.TOO_LATE) {
                 return "redirect:/sign-in";
             }
-            errors = Map.of("code", outcome == FirstRun.Outcome.LOCKED ? "locked" : "wrong-code");
+            errors = Map.of("code", "wrong-code");
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         return page(model, form, errors);

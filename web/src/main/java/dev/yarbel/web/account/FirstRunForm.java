@@ -1,5 +1,6 @@
 package dev.yarbel.web.account;
 
+import dev.yarbel.web.page.Reading;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
@@ -31,6 +32,8 @@ record FirstRunForm(String code, String club, String zone, String name, String u
         }
         if (club.isBlank() || club.length() > LONGEST_NAME) {
             errors.put("club", "club");
+        } else if (Reading.hasControl(club)) {
+            errors.put("club", "control");
         }
         if (!isZone()) {
             errors.put("zone", "zone");
@@ -42,11 +45,11 @@ record FirstRunForm(String code, String club, String zone, String name, String u
     /** What was typed into a field of the page; never the password. */
     public String typed(String field) {
         return switch (field) {
-            case "code" -> code;
-            case "club" -> club;
-            case "zone" -> zone;
-            case "name" -> name;
-            case "username" -> username;
+            case "code" -> Reading.visible(code);
+            case "club" -> Reading.visible(club);
+            case "zone" -> Reading.visible(zone);
+            case "name" -> Reading.visible(name);
+            case "username" -> Reading.visible(username);
             default -> "";
         };
     }

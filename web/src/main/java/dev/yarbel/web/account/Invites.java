@@ -2,19 +2,14 @@ package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.session.FindByIndexNameSessionRepository;
-import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,7 +30,8 @@ public class Invites {
     private final AccountRepository accounts;
     private final ClubRepository clubs;
     private final PasswordEncoder passwords;
-    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final Access access;
+    private final SecondFactors secondFactors;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
@@ -44,13 +40,15 @@ public class Invites {
             AccountRepository accounts,
             ClubRepository clubs,
             PasswordEncoder passwords,
-            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Access access,
+            SecondFactors secondFactors,
             Clock clock) {
         this.invites = invites;
         this.accounts = accounts;
         this.clubs = clubs;
         this.passwords = passwords;
-        this.sessions = sessions;
+        this.access = access;
+        this.secondFactors = secondFactors;
         this.clock = clock;
     }
 
@@ -70,11 +68,17 @@ public class Invites {
         NAME_TAKEN
     }
 
-    /** A link's secret for a lifter, in place of any before. */
+    /**
+     * A link's secret for a lifter, in place of any before.
+     *
+     * @throws AccessDeniedException when the lifter is one of the coaches: their account is not for whoever coaches them
+     */
     public String forLifter(Person inviter, long lifterId, String name) {
-        Long account = accounts.findByClubIdAndLifterId(inviter.clubId(), lifterId)
-                .map(Account::id)
-                .orElse(null);
+        if (accounts.findCoachWhoIs(inviter.clubId(), lifterId).isPresent()) {
+            throw new AccessDeniedException("a coach's account is not reached through the lifter they are");
+        }
+        Long account =
+                accounts.findLifter(inviter.clubId(), lifterId).map(Account::id).orElse(null);
         return make(inviter, Account.Role.LIFTER, name, lifterId, account);
     }
 
@@ -97,7 +101,7 @@ public class Invites {
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
         invites.save(new Invite(
                 inviter.clubId(),
-                hash(token),
+                Access.hash(token),
                 role,
                 name,
                 lifterId,
@@ -127,7 +131,9 @@ public class Invites {
         Optional<Account> known = account(invite);
         if (known.isPresent()) {
             known.get().passwordHash(passwords.encode(form.password()));
-            sessions.findByPrincipalName(known.get().username()).keySet().forEach(sessions::deleteById);
+            // whoever lost the device that made their codes starts anew by the link
+            secondFactors.forget(known.get());
+            access.endAll(invite.clubId(), known.get().username(), "");
         } else if (!accounts.findWithClub(form.plainUsername()).isEmpty()) {
             return Outcome.NAME_TAKEN;
         } else {
@@ -145,24 +151,26 @@ public class Invites {
 
     private Optional<Invite> working(String token) {
         Instant now = clock.instant();
-        return invites.findByToken(hash(token)).filter(invite -> invite.worksAt(now));
+        return invites.findByToken(Access.hash(token))
+                .filter(invite -> invite.worksAt(now))
+                .filter(this::isStillMeant);
+    }
+
+    /** A link made for a lifter never opens a coach's account, nor one whose access was ended. */
+    private boolean isStillMeant(Invite invite) {
+        if (invite.lifterId() != null
+                && accounts.findCoachWhoIs(invite.clubId(), invite.lifterId()).isPresent()) {
+            return false;
+        }
+        return account(invite)
+                .filter(account -> account.isClosed() || account.isCoach() != (invite.role() == Account.Role.COACH))
+                .isEmpty();
     }
 
     private Optional<Account> account(Invite invite) {
         if (invite.accountId() != null) {
             return accounts.findByClubIdAndId(invite.clubId(), invite.accountId());
         }
-        return invite.lifterId() == null
-                ? Optional.empty()
-                : accounts.findByClubIdAndLifterId(invite.clubId(), invite.lifterId());
-    }
-
-    private static String hash(String token) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyPlatformHasIt) {
-            throw new IllegalStateException(everyPlatformHasIt);
-        }
+        return invite.lifterId() == null ? Optional.empty() : accounts.findLifter(invite.clubId(), invite.lifterId());
     }
 }

@@ -1,7 +1,8 @@
 package dev.yarbel.web.account;
 
-import java.nio.charset.StandardCharsets;
+import dev.yarbel.web.page.Reading;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
@@ -12,9 +13,6 @@ record JoinForm(String name, String username, String password) {
 
     private static final Pattern USERNAME = Pattern.compile("[a-z0-9][a-z0-9._-]{1,39}");
     private static final int LONGEST_NAME = 80;
-    private static final int SHORTEST_PASSWORD = 10;
-    /** What bcrypt reads of a password, in bytes. */
-    private static final int LONGEST_PASSWORD = 72;
 
     JoinForm {
         name = Objects.requireNonNullElse(name, "");
@@ -27,19 +25,14 @@ record JoinForm(String name, String username, String password) {
         Map<String, String> errors = new LinkedHashMap<>();
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             errors.put("name", "name");
+        } else if (Reading.hasControl(name)) {
+            errors.put("name", "control");
         }
         if (!USERNAME.matcher(plainUsername()).matches()) {
             errors.put("username", "username");
         }
-        if (!isPassword()) {
-            errors.put("password", "password");
-        }
+        Passwords.trouble(password, List.of(name, username)).ifPresent(trouble -> errors.put("password", trouble));
         return errors;
-    }
-
-    private boolean isPassword() {
-        return password.length() >= SHORTEST_PASSWORD
-                && password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD;
     }
 
     String plainUsername() {
@@ -49,8 +42,8 @@ record JoinForm(String name, String username, String password) {
     /** What was typed into a field of the page; never the password. */
     public String typed(String field) {
         return switch (field) {
-            case "name" -> name;
-            case "username" -> username;
+            case "name" -> Reading.visible(name);
+            case "username" -> Reading.visible(username);
             default -> "";
         };
     }

@@ -6,25 +6,24 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
-/** A person signed in, as their session keeps them. */
-final class Member implements UserDetails, Person, CredentialsContainer {
+/** A person signed in, as their session keeps them: with nothing secret. */
+final class Member implements UserDetails, Person {
 
-    private static final long serialVersionUID = 1;
+    private static final long serialVersionUID = 2;
 
     private final long accountId;
     private final long clubId;
     private final String zone;
     private final String username;
     private final String name;
-    private String passwordHash;
     private final boolean coach;
     private final boolean headCoach;
     private final Long lifterId;
+    private final boolean owesSecondFactor;
 
     Member(
             long accountId,
@@ -32,19 +31,19 @@ final class Member implements UserDetails, Person, CredentialsContainer {
             String zone,
             String username,
             String name,
-            String passwordHash,
             boolean coach,
             boolean headCoach,
-            Long lifterId) {
+            Long lifterId,
+            boolean owesSecondFactor) {
         this.accountId = accountId;
         this.clubId = clubId;
         this.zone = zone;
         this.username = username;
         this.name = name;
-        this.passwordHash = passwordHash;
         this.coach = coach;
         this.headCoach = headCoach;
         this.lifterId = lifterId;
+        this.owesSecondFactor = owesSecondFactor;
     }
 
     @Override
@@ -94,7 +93,7 @@ final class Member implements UserDetails, Person, CredentialsContainer {
 
     @Override
     public String getPassword() {
-        return passwordHash;
+        return "";
     }
 
     @Override
@@ -102,8 +101,8 @@ final class Member implements UserDetails, Person, CredentialsContainer {
         return username;
     }
 
-    @Override
-    public void eraseCredentials() {
-        passwordHash = null;
+    /** Whether the club asks for a second factor that they have not set up yet: until then there is nothing else to do. */
+    boolean owesSecondFactor() {
+        return owesSecondFactor;
     }
 }

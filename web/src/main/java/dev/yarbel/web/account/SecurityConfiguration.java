@@ -1,43 +1,87 @@
 package dev.yarbel.web.account;
 
+import dev.yarbel.web.page.ContentPolicy;
+import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.OwnAddress;
 import dev.yarbel.web.page.StaticFiles;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.DefaultCookieSerializer;
 
 @Configuration
 class SecurityConfiguration {
 
-    private static final String CONTENT_POLICY = String.join(
-            "; ",
-            "default-src 'none'",
-            "script-src 'self'",
-            "style-src 'self'",
-            "img-src 'self' data:",
-            "font-src 'self'",
-            "connect-src 'self'",
-            "form-action 'self'",
-            "base-uri 'none'",
-            "frame-ancestors 'none'");
+    private static final String PERMISSIONS = "camera=(), microphone=(), geolocation=(), payment=(), usb=()";
+
+    /** A browser forgets the cookie after this; the server forgets the session sooner or later by its own clock. */
+    private static final int COOKIE_SECONDS = 30 * 24 * 60 * 60;
 
     @Bean
     PasswordEncoder passwordEncoder() {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    /** Names, passwords and how often they are tried. */
+    @Bean
+    SignInProvider signInProvider(Accounts accounts, PasswordEncoder passwords, Throttle throttle) {
+        return new SignInProvider(accounts, passwords, throttle);
+    }
+
+    /** A session's cookie: over https it is bound to this very site, and to https. */
+    @Bean
+    CookieSerializer sessionCookie(OwnAddress own) {
+        DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+        cookie.setCookieName(own.cookie("yarbel"));
+        cookie.setCookiePath("/");
+        cookie.setUseHttpOnlyCookie(true);
+        cookie.setSameSite("Lax");
+        cookie.setCookieMaxAge(COOKIE_SECONDS);
+        if (own.isSecure()) {
+            cookie.setUseSecureCookie(true);
+        }
+        return cookie;
+    }
+
+    /** Parallel requests of one session may write the same attribute: the later one stands, and none fails. */
+    @Bean
+    PostgreSqlJdbcIndexedSessionRepositoryCustomizer parallelRequests() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+    }
+
+    /** The token of forms is kept in a cookie, so that a visitor who is nobody makes no row. */
+    private static CookieCsrfTokenRepository formTokens(OwnAddress own) {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName(own.cookie("yarbel-form"));
+        tokens.setCookiePath("/");
+        tokens.setCookieCustomizer(
+                cookie -> cookie.httpOnly(true).sameSite("Lax").secure(own.isSecure()));
+        return tokens;
     }
 
     /** Scripts, styles and fonts need neither session nor database. */
@@ -46,11 +90,13 @@ class SecurityConfiguration {
     SecurityFilterChain files(HttpSecurity http) throws Exception {
         return http.securityMatcher(StaticFiles.PATHS)
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                // nothing is taken here, and a token to compare would make a session of the server's own
+                .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .securityContext(context -> context.disable())
                 .headers(headers -> headers.cacheControl(cache -> cache.disable())
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                        .contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.TEXT)))
                 .build();
     }
 
@@ -63,15 +109,35 @@ class SecurityConfiguration {
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
+                .headers(SecurityConfiguration::headers)
                 .build();
+    }
+
+    private static void headers(HeadersConfigurer<HttpSecurity> headers) {
+        headers.contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.TEXT))
+                .referrerPolicy(Customizer.withDefaults())
+                .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS))
+                .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN));
     }
 
     @Bean
     @Order(3)
-    SecurityFilterChain pages(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/sign-in", "/first-run", "/join/*", "/error")
+    SecurityFilterChain pages(
+            HttpSecurity http,
+            OwnAddress own,
+            WhereTo whereTo,
+            Moved moved,
+            @Value("${yarbel.longest-session}") Duration longest)
+            throws Exception {
+        return http.csrf(csrf -> csrf.csrfTokenRepository(formTokens(own)))
+                .requestCache(cache -> cache.requestCache(whereTo.cache()))
+                .addFilterBefore(new LongestSession(longest), AnonymousAuthenticationFilter.class)
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/sign-in", SignInController.REFUSED, "/first-run", "/join/*", "/error")
                         .permitAll()
+                        .requestMatchers("/sign-in/code")
+                        .hasRole(HalfSignedIn.ROLE)
                         .requestMatchers("/club/**")
                         .hasRole("HEAD_COACH")
                         .requestMatchers(
@@ -91,12 +157,38 @@ class SecurityConfiguration {
                                 "/lifters/*/gyms/**")
                         .hasRole("COACH")
                         .anyRequest()
-                        .authenticated())
-                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", true))
-                .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                        .hasAnyRole("COACH", "LIFTER"))
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .successHandler((request, response, who) -> {
+                            Access.note(request);
+                            response.sendRedirect(
+                                    who.getPrincipal() instanceof HalfSignedIn
+                                            ? "/sign-in/code"
+                                            : whereTo.path(request, response));
+                        })
+                        .failureHandler((request, response, why) -> {
+                            if (why instanceof InternalAuthenticationServiceException fault) {
+                                throw fault;
+                            }
+                            request.setAttribute(SignInController.REFUSED, why);
+                            request.getRequestDispatcher(SignInController.REFUSED)
+                                    .forward(request, response);
+                        }))
+                .logout(logout -> logout.logoutUrl("/sign-out")
+                        .addLogoutHandler((request, response, who) -> {
+                            if (who != null && who.getPrincipal() instanceof Member member) {
+                                request.setAttribute(Member.class.getName(), member.clubId());
+                            }
+                        })
+                        .logoutSuccessHandler((request, response, who) -> {
+                            // lines that this session opened end with it
+                            if (request.getAttribute(Member.class.getName()) instanceof Long club) {
+                                moved.tellAccess(club);
+                            }
+                            response.sendRedirect("/sign-in?out");
+                        }))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint()))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
-                        .referrerPolicy(Customizer.withDefaults()))
+                .headers(SecurityConfiguration::headers)
                 .build();
     }
 

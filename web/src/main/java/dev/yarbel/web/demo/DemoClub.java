@@ -45,7 +45,7 @@ public class DemoClub {
 
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
     private static final String COACH_PASSWORD = "harbour-light";
-    private static final String LIFTER_PASSWORD = "slack-water";
+    private static final String LIFTER_PASSWORD = "slack-water-low";
 
     private final Accounts accounts;
     private final Roster roster;
@@ -344,7 +344,7 @@ public class DemoClub {
             var sets = strength.session(plan.resolver(), plan.block(), day, week);
             var at = date.atTime(18, 30).atZone(ZONE).toInstant();
             boolean heard = decisionsWait && i == past.size() - 1;
-            sessions.addHistory(lifter, plan.planned(day, week), date, at, sets, heard);
+            sessions.addHistory(lifter, Optional.of(plan.planned(day, week)), date, at, sets, heard);
         }
     }
 }

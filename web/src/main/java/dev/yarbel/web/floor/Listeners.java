@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.BooleanSupplier;
 import java.util.function.LongPredicate;
+import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -18,14 +20,19 @@ class Listeners {
 
     private static final String BEAT = "PT20S";
 
-    private record Listener(long club, LongPredicate wants, SseEmitter line) {}
+    /** @param may whether whoever listens still is signed in and may hear it */
+    private record Listener(long club, LongPredicate wants, BooleanSupplier may, SseEmitter line) {}
 
     private final List<Listener> open = new CopyOnWriteArrayList<>();
 
-    /** Opens a line to a page of a club that wants to hear of some lifters. */
-    SseEmitter open(long club, LongPredicate wants) {
+    /**
+     * Opens a line to a page of a club that wants to hear of some lifters.
+     *
+     * @param may whether they still may; asked again whenever somebody's access changed, and now and then
+     */
+    SseEmitter open(long club, LongPredicate wants, BooleanSupplier may) {
         SseEmitter line = new SseEmitter(LONGEST.toMillis());
-        Listener listener = new Listener(club, wants, line);
+        Listener listener = new Listener(club, wants, may, line);
         line.onCompletion(() -> open.remove(listener));
         line.onError(broken -> open.remove(listener));
         line.onTimeout(line::complete);
@@ -43,6 +50,26 @@ class Listeners {
         }
     }
 
+    /** Somebody's access changed in a club: lines of those who may no longer hear end now. */
+    void accessChanged(long club) {
+        open.stream().filter(listener -> listener.club == club).forEach(this::endIfForbidden);
+    }
+
+    private boolean endIfForbidden(Listener listener) {
+        boolean may;
+        try {
+            may = listener.may.getAsBoolean();
+        } catch (DataAccessException away) {
+            // asked again at the next beat
+            return false;
+        }
+        if (!may) {
+            open.remove(listener);
+            listener.line.complete();
+        }
+        return !may;
+    }
+
     /** What happened may have been missed: whoever listens looks again. */
     void missed() {
         open.forEach(
@@ -52,7 +79,11 @@ class Listeners {
     /** Keeps lines open through what closes silent ones, and finds those that broke. */
     @Scheduled(fixedDelayString = BEAT)
     void beat() {
-        open.forEach(listener -> send(listener, SseEmitter.event().comment("still here")));
+        for (Listener listener : open) {
+            if (!endIfForbidden(listener)) {
+                send(listener, SseEmitter.event().comment("still here"));
+            }
+        }
     }
 
     void closeAll() {

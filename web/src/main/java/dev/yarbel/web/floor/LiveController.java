@@ -4,6 +4,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.account.Access;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Forms;
@@ -13,13 +14,16 @@ import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -43,6 +47,7 @@ class LiveController {
     private final Sessions sessions;
     private final FloorPainter painter;
     private final Listeners listeners;
+    private final Access access;
     private final Forms forms;
     private final Clock clock;
 
@@ -52,6 +57,7 @@ class LiveController {
             Sessions sessions,
             FloorPainter painter,
             Listeners listeners,
+            Access access,
             Forms forms,
             Clock clock) {
         this.roster = roster;
@@ -59,6 +65,7 @@ class LiveController {
         this.sessions = sessions;
         this.painter = painter;
         this.listeners = listeners;
+        this.access = access;
         this.forms = forms;
         this.clock = clock;
     }
@@ -83,15 +90,28 @@ class LiveController {
     }
 
     @GetMapping(path = "/live/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter events(@AuthenticationPrincipal Person person) {
-        Set<Long> own = roster.lifters(person).stream().map(LifterCard::id).collect(Collectors.toSet());
-        return listeners.open(person.clubId(), own::contains);
+    SseEmitter events(@AuthenticationPrincipal Person person, HttpServletRequest request) {
+        Set<Long> own = own(person);
+        return listeners.open(person.clubId(), own::contains, isOpen(request, () -> own(person)
+                .containsAll(own)));
+    }
+
+    /** Whether the session that opens a line is still there, and whoever opened it still may. */
+    private BooleanSupplier isOpen(HttpServletRequest request, BooleanSupplier may) {
+        HttpSession session = request.getSession(false);
+        Optional<String> id = Optional.ofNullable(session).map(HttpSession::getId);
+        return () -> id.map(access::isOpen).orElse(true) && may.getAsBoolean();
+    }
+
+    private Set<Long> own(Person person) {
+        return roster.lifters(person).stream().map(LifterCard::id).collect(Collectors.toSet());
     }
 
     @GetMapping(path = "/lifters/{id}/floor/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter events(@AuthenticationPrincipal Person person, @PathVariable long id) {
+    SseEmitter events(@AuthenticationPrincipal Person person, @PathVariable long id, HttpServletRequest request) {
         LifterCard lifter = roster.lifter(person, id);
-        return listeners.open(lifter.clubId(), moved -> moved == lifter.id());
+        return listeners.open(
+                lifter.clubId(), moved -> moved == lifter.id(), isOpen(request, () -> roster.maySee(person, id)));
     }
 
     /** One lifter's side of it. */

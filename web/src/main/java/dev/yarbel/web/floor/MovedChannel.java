@@ -88,7 +88,12 @@ class MovedChannel implements SmartLifecycle {
                 statement.execute("select 1");
             } else {
                 for (PGNotification notification : heard) {
-                    pass(notification.getParameter());
+                    try {
+                        pass(notification.getParameter());
+                    } catch (RuntimeException one) {
+                        // what could not be passed on must not keep the rest from being heard
+                        LOG.warn("something told of the floor was not passed on", one);
+                    }
                 }
             }
         }
@@ -96,7 +101,11 @@ class MovedChannel implements SmartLifecycle {
 
     private void pass(String what) {
         String[] parts = what.split("/", 3);
-        listeners.moved(Long.parseLong(parts[0]), Long.parseLong(parts[1]), parts[2]);
+        if (parts[2].equals(Moved.ACCESS)) {
+            listeners.accessChanged(Long.parseLong(parts[0]));
+        } else {
+            listeners.moved(Long.parseLong(parts[0]), Long.parseLong(parts[1]), parts[2]);
+        }
     }
 
     private Properties properties() {

@@ -14,6 +14,9 @@ public class Moved {
     /** The channel it is told on; what is told is {@code club/lifter/cause}. */
     public static final String CHANNEL = "yarbel_floor";
 
+    /** The cause of what is told when somebody's access changed. */
+    public static final String ACCESS = "access";
+
     private final JdbcClient jdbc;
 
     Moved(JdbcClient jdbc) {
@@ -32,6 +35,11 @@ public class Moved {
      */
     public void tell(long clubId, long lifterId, UUID cause) {
         tell(clubId, lifterId, cause.toString());
+    }
+
+    /** Tells that who may see what has changed in a club; heard when the transaction commits. */
+    public void tellAccess(long clubId) {
+        tell(clubId, 0, ACCESS);
     }
 
     private void tell(long clubId, long lifterId, String cause) {

@@ -67,6 +67,11 @@ class LifterNote {
         return writtenAt;
     }
 
+    /** Whether this person may strike it and bring it back: a coach, or whoever wrote it. */
+    public boolean isStruckBy(Person person) {
+        return person.isCoach() || writtenBy == person.accountId();
+    }
+
     void remove(Instant at) {
         removedAt = at;
     }

@@ -45,4 +45,6 @@ interface LifterRepository extends Repository<Lifter, Long> {
     List<Lifter> findByClubIdAndIdInAndArchivedAtIsNull(long clubId, Collection<Long> ids);
 
     Lifter save(Lifter lifter);
+
+    long countByClubIdAndCoachIdAndArchivedAtIsNull(long clubId, long coachId);
 }

@@ -159,11 +159,18 @@ public class Profiles {
                 .orElse("");
     }
 
-    /** Strikes a note or brings it back. */
+    /**
+     * Strikes a note or brings it back, as whoever wrote it or a coach may.
+     *
+     * @throws AccessDeniedException for a lifter who did not write it
+     */
     void noted(Person person, long id, long noteId, boolean removed) {
         LifterCard lifter = roster.lifter(person, id);
         LifterNote note =
                 notes.findByClubIdAndLifterIdAndId(lifter.clubId(), id, noteId).orElseThrow(NotFoundException::new);
+        if (!note.isStruckBy(person)) {
+            throw new AccessDeniedException("it is not theirs to strike");
+        }
         if (note.isRemoved() != removed) {
             note.remove(removed ? clock.instant() : null);
             write(

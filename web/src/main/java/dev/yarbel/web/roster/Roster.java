@@ -4,11 +4,14 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.account.CoachedLifters;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LifterChooser;
+import dev.yarbel.web.page.Moved;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.Collection;
@@ -28,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 @Transactional(readOnly = true)
-public class Roster implements LifterChooser {
+public class Roster implements LifterChooser, CoachedLifters {
 
     /** Lifters on one page of the list. */
     static final int PAGE = 100;
@@ -37,13 +40,21 @@ public class Roster implements LifterChooser {
     private final AcheRepository aches;
     private final Accounts accounts;
     private final ChangeLog changes;
+    private final Moved moved;
     private final Clock clock;
 
-    Roster(LifterRepository lifters, AcheRepository aches, Accounts accounts, ChangeLog changes, Clock clock) {
+    Roster(
+            LifterRepository lifters,
+            AcheRepository aches,
+            Accounts accounts,
+            ChangeLog changes,
+            Moved moved,
+            Clock clock) {
         this.lifters = lifters;
         this.aches = aches;
         this.accounts = accounts;
         this.changes = changes;
+        this.moved = moved;
         this.clock = clock;
     }
 
@@ -73,7 +84,11 @@ public class Roster implements LifterChooser {
 
     /** One page of the list, with one more at its end if there are more. */
     List<Found> search(Person coach, Search search) {
-        String like = "%" + search.part().strip().toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
+        String like = "%"
+                + Reading.visible(search.part())
+                        .strip()
+                        .toLowerCase(Locale.ROOT)
+                        .replaceAll("([!%_])", "!$1") + "%";
         Long of = search.whole() && coach.isHeadCoach() ? null : Long.valueOf(coach.accountId());
         return lifters
                 .search(
@@ -81,7 +96,7 @@ public class Roster implements LifterChooser {
                         of,
                         search.archived(),
                         like,
-                        search.afterName(),
+                        Reading.visible(search.afterName()),
                         search.afterId(),
                         Limit.of(PAGE + 1))
                 .stream()
@@ -101,6 +116,11 @@ public class Roster implements LifterChooser {
      */
     public LifterCard lifter(Person person, long id) {
         return find(person, id).map(Opened::card).orElseThrow(NotFoundException::new);
+    }
+
+    /** Whether somebody may see a lifter, as things stand now. */
+    public boolean maySee(Person person, long id) {
+        return find(person, id).isPresent();
     }
 
     Lifter row(Person person, long id) {
@@ -151,6 +171,11 @@ public class Roster implements LifterChooser {
     }
 
     @Override
+    public long count(long clubId, long coachId) {
+        return lifters.countByClubIdAndCoachIdAndArchivedAtIsNull(clubId, coachId);
+    }
+
+    @Override
     public List<Choice> choices(Person person) {
         return lifters(person).stream()
                 .map(card -> new Choice(card.id(), card.name()))
@@ -184,6 +209,7 @@ public class Roster implements LifterChooser {
     public LifterCard archive(Person person, long id) {
         Lifter lifter = kept(person, id);
         lifter.archive(clock.instant());
+        accounts.lifterCloses(person.clubId(), id, true);
         write(person, id, "archived", "", lifter.name);
         return lifter.card();
     }
@@ -193,6 +219,7 @@ public class Roster implements LifterChooser {
     public LifterCard bringBack(Person person, long id) {
         Lifter lifter = kept(person, id);
         lifter.archive(null);
+        accounts.lifterCloses(person.clubId(), id, false);
         write(person, id, "brought-back", "", lifter.name);
         return lifter.card();
     }
@@ -206,10 +233,10 @@ public class Roster implements LifterChooser {
     @Transactional
     public String handOver(Person person, long id, long coachId) {
         Lifter lifter = kept(person, id);
-        List<Accounts.Colleague> coaches = accounts.coaches(person.clubId());
-        String from = name(coaches, lifter.coachId());
-        String to = name(coaches, coachId);
+        String from = name(accounts.everyCoach(person.clubId()), lifter.coachId());
+        String to = name(accounts.coaches(person.clubId()), coachId);
         lifter.handTo(coachId);
+        moved.tellAccess(person.clubId());
         write(person, id, "handed-over", from, to);
         return to;
     }

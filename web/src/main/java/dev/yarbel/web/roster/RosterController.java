@@ -63,7 +63,8 @@ class RosterController {
             @RequestParam(defaultValue = "") String afterName,
             @RequestParam(defaultValue = "0") long afterId,
             Model model) {
-        Roster.Search search = new Roster.Search(q, whole && person.isHeadCoach(), archived, afterName, afterId);
+        Roster.Search search =
+                new Roster.Search(Reading.visible(q), whole && person.isHeadCoach(), archived, afterName, afterId);
         return page(person, search, FormState.NONE, model);
     }
 

@@ -242,11 +242,11 @@ class RosterTest {
         String link = invite("/lifters/" + id + "/invite");
         mvc.perform(get(link)).andExpect(content().string(containsString("Signe Aalto")));
         String username = "signe" + id;
-        join(link, "Signe Aalto", username, "a long word").andExpect(redirectedUrl("/sign-in?joined"));
-        Cookie cookie = signIn(username, "a long word").orElseThrow();
+        join(link, "Signe Aalto", username, "three loose boats adrift").andExpect(redirectedUrl("/sign-in?joined"));
+        Cookie cookie = signIn(username, "three loose boats adrift").orElseThrow();
         mvc.perform(get("/").cookie(cookie)).andExpect(redirectedUrl("/lifters/" + id + "/floor"));
         mvc.perform(get(link)).andExpect(status().isGone());
-        join(link, "Signe Aalto", username + "x", "a long word").andExpect(status().isGone());
+        join(link, "Signe Aalto", username + "x", "three loose boats adrift").andExpect(status().isGone());
     }
 
     @Test
@@ -257,10 +257,10 @@ class RosterTest {
                 .andExpect(content()
                         .string(allOf(
                                 containsString("value=\"Not A Name!\""),
-                                containsString("10 to 72 characters."),
+                                containsString("12 to 72 characters."),
                                 containsString("2 to 40 small letters"),
                                 not(containsString("value=\"short\"")))));
-        join(link, "Signe", club.coachName(), "a long word")
+        join(link, "Signe", club.coachName(), "three loose boats adrift")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("Somebody signs in by that name")));
         mvc.perform(get(link)).andExpect(status().isOk());
@@ -285,10 +285,10 @@ class RosterTest {
         mvc.perform(get(club.url("/floor")).cookie(old)).andExpect(status().isOk());
         String link = invite(club.url("/invite"));
         mvc.perform(get(link)).andExpect(content().string(containsString("you sign in as " + club.lifterName())));
-        join(link, "", "", "another word").andExpect(status().isFound());
+        join(link, "", "", "four moored hulls rusting").andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).cookie(old)).andExpect(status().isFound());
         assertThat(signIn(club.lifterName(), club.password())).isEmpty();
-        assertThat(signIn(club.lifterName(), "another word")).isPresent();
+        assertThat(signIn(club.lifterName(), "four moored hulls rusting")).isPresent();
     }
 
     @Test
@@ -312,8 +312,8 @@ class RosterTest {
                 .get("invite");
         String path = link.address().replaceFirst("^http://localhost", "");
         String username = "ansgar" + club.lifter.id();
-        join(path, "Ansgar Lund", username, "a long word").andExpect(status().isFound());
-        Cookie cookie = signIn(username, "a long word").orElseThrow();
+        join(path, "Ansgar Lund", username, "three loose boats adrift").andExpect(status().isFound());
+        Cookie cookie = signIn(username, "three loose boats adrift").orElseThrow();
         mvc.perform(get("/").cookie(cookie)).andExpect(redirectedUrl("/lifters"));
         mvc.perform(get("/club").cookie(cookie)).andExpect(status().isForbidden());
         assertThat(look(head, "/club")).contains("Ansgar Lund");
