@@ -107,16 +107,31 @@ public final class DoseParser {
         EXPECTED_KIT,
         /** Said twice. */
         TWICE,
+        /** More than {@link #LONGEST} characters. */
+        TOO_LONG,
+        /** A character that nobody can write, a NUL for instance. */
+        CONTROL,
         /** More than six parts. */
         TOO_MANY_PARTS,
         /** Nothing of the kind may follow here. */
         UNEXPECTED
     }
 
+    /** The longest text that is read, in characters: more than any dose that can be written. */
+    public static final int LONGEST = 4000;
+
     private final TextCursor in;
 
-    private DoseParser(String text) {
+    private DoseParser(String text) throws Stop {
         this.in = new TextCursor(text);
+        if (text.length() > LONGEST) {
+            throw in.stop(LONGEST, Problem.TOO_LONG);
+        }
+        for (int at = 0; at < text.length(); at++) {
+            if (Character.isISOControl(text.charAt(at)) && !Character.isWhitespace(text.charAt(at))) {
+                throw in.stop(at, Problem.CONTROL);
+            }
+        }
     }
 
     /** Reads a dose; never throws. */

@@ -93,6 +93,16 @@ public record SetDetails(
         }
     }
 
+    /**
+     * The same with the lifter's own words.
+     *
+     * @throws IllegalArgumentException when they are more than {@link #LONGEST_NOTE} characters, or none
+     */
+    public SetDetails noted(String words) {
+        return new SetDetails(
+                helped, missedBy, speed, worn, video, partner, coach, Optional.of(words), time, distance, modified);
+    }
+
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
         return new SetDetails(helped, missedBy, speed, worn, video, partner, other, note, time, distance, modified);

@@ -459,4 +459,15 @@ class DoseParserTest {
         assertThatThrownBy(() -> Dose.of(0, 5, new LoadBasis.AtRpe(Rpe.of(8))))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    @Test
+    void whatNobodyCanWriteIsPointedAtAndALongTextIsRefusedWhereItIsTooLong() {
+        assertThat(DoseParser.parse("3x5 75% cue \"a\u0000b\""))
+                .isEqualTo(new DoseParser.Unreadable(14, DoseParser.Problem.CONTROL, Optional.empty()));
+        assertThat(DoseParser.parse("3x5 75%" + " ".repeat(DoseParser.LONGEST)))
+                .isEqualTo(
+                        new DoseParser.Unreadable(DoseParser.LONGEST, DoseParser.Problem.TOO_LONG, Optional.empty()));
+        assertThat(DoseParser.parse("3x5\t75%" + " ".repeat(DoseParser.LONGEST - 7)))
+                .isInstanceOf(DoseParser.Read.class);
+    }
 }

@@ -198,9 +198,9 @@ public class Book implements OwnLifts {
      * Moves a lifter's working max, and writes into the ledger who decided that and why.
      *
      * @param expected the working max the decision was made on
-     * @return whether it still stood there; if not, nothing happened
+     * @return the number of the ledger's entry; empty when it no longer stood there: then nothing happened
      */
-    public boolean moveWorkingMax(
+    public Optional<Long> moveWorkingMax(
             Person coach,
             LifterCard lifter,
             Lift lift,
@@ -211,11 +211,18 @@ public class Book implements OwnLifts {
         LiftNumbersEntity entity = numbers.findByClubIdAndLifterIdAndLift(lifter.clubId(), lifter.id(), lift)
                 .orElseThrow(NotFoundException::new);
         if (!entity.workingMax().equals(Optional.of(expected))) {
-            return false;
+            return Optional.empty();
         }
         entity.workingMax(after);
         MassUnit unit = lifter.unit();
-        ledger.write(coach, lifter, kind, List.of(lift.key()), why, expected.format(unit, 2), after.format(unit, 2));
-        return true;
+        return Optional.of(ledger.decide(
+                coach,
+                lifter,
+                kind,
+                lift,
+                why,
+                expected.format(unit, 2),
+                after.format(unit, 2),
+                Optional.of(new Ledger.MovedMax(expected, after))));
     }
 }

@@ -61,6 +61,20 @@ class ChangeEntry {
         return this;
     }
 
+    /** What undoing it takes, known to whoever wrote it. */
+    ChangeEntry undoneBy(String what) {
+        payload = what;
+        return this;
+    }
+
+    long id() {
+        return id;
+    }
+
+    Optional<String> payload() {
+        return Optional.ofNullable(payload);
+    }
+
     Ledger.Traced traced() {
         return new Ledger.Traced(id, madeBy, madeByName, change(), payload, Optional.ofNullable(undoes));
     }

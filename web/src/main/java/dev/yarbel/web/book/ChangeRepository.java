@@ -2,8 +2,11 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.web.page.ChangeKind;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.Repository;
 
 interface ChangeRepository extends Repository<ChangeEntry, Long> {
@@ -19,4 +22,25 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
 
     List<ChangeEntry> findByClubIdAndLifterIdAndBlockIdAndMadeAtGreaterThanEqualOrderByIdDesc(
             long clubId, long lifterId, long blockId, Instant since, Limit limit);
+
+    Optional<ChangeEntry> findByClubIdAndId(long clubId, long id);
+
+    /** Whether a working max of a lift was decided on since an entry, by whatever way. */
+    @NativeQuery("""
+            select exists (
+              select 1 from change_entry
+              where club_id = :clubId and lifter_id = :lifterId and id > :entry and subject[1] = :lift
+                and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK'))""")
+    boolean isDecidedSince(long clubId, long lifterId, String lift, long entry);
+
+    /** For each of these entries whether the working max of its lift was decided on since. */
+    @NativeQuery("""
+            select e.id from change_entry e
+            where e.club_id = :clubId and e.id in (:entries) and exists (
+              select 1 from change_entry l
+              where l.club_id = e.club_id and l.lifter_id = e.lifter_id and l.id > e.id and l.subject[1] = e.subject[1]
+                and l.kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK'))""")
+    List<Long> decidedSince(long clubId, Collection<Long> entries);
+
+    List<ChangeEntry> findByClubIdAndIdIn(long clubId, Collection<Long> ids);
 }

@@ -1,13 +1,21 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -64,6 +72,83 @@ public class Ledger implements ChangeLog {
         Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
         changes.save(new ChangeEntry(who.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change)
                 .traced(trace));
+    }
+
+    /**
+     * A decision about a lift's working max.
+     *
+     * @param stands whether none was made since
+     */
+    public record Decision(Change change, boolean stands) {}
+
+    /** Decisions by the numbers of their entries. */
+    @Transactional(readOnly = true)
+    public Map<Long, Decision> decisions(long clubId, Collection<Long> entries) {
+        if (entries.isEmpty()) {
+            return Map.of();
+        }
+        Set<Long> overtaken = Set.copyOf(changes.decidedSince(clubId, entries));
+        return changes.findByClubIdAndIdIn(clubId, entries).stream()
+                .collect(Collectors.toMap(
+                        ChangeEntry::id, entry -> new Decision(entry.change(), !overtaken.contains(entry.id()))));
+    }
+
+    /**
+     * Writes a decision, within the caller's transaction.
+     *
+     * @param moved what it moved, exactly, so that it can be taken back; empty when it moved nothing
+     * @return the number of the entry
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public long decide(
+            Person who,
+            LifterCard lifter,
+            ChangeKind kind,
+            Lift lift,
+            Optional<String> why,
+            String before,
+            String after,
+            Optional<MovedMax> moved) {
+        Change change = new Change(clock.instant(), who.personName(), kind, List.of(lift.key()), why, before, after);
+        return changes.save(new ChangeEntry(
+                                who.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change)
+                        .undoneBy(moved.map(MovedMax::toString).orElse(null)))
+                .id();
+    }
+
+    /** What a decision moved, as long as no later one stands on it. */
+    @Transactional(readOnly = true)
+    public Optional<MovedMax> moved(LifterCard lifter, Lift lift, long entry) {
+        return changes.isDecidedSince(lifter.clubId(), lifter.id(), lift.key(), entry)
+                ? Optional.empty()
+                : changes.findByClubIdAndId(lifter.clubId(), entry)
+                        .flatMap(ChangeEntry::payload)
+                        .map(MovedMax::parse);
+    }
+
+    /** Whether a later decision stands on one. */
+    @Transactional(readOnly = true)
+    public boolean isOvertaken(LifterCard lifter, Lift lift, long entry) {
+        return changes.isDecidedSince(lifter.clubId(), lifter.id(), lift.key(), entry);
+    }
+
+    /** A working max as it was and as it became, exactly. */
+    public record MovedMax(Mass before, Mass after) {
+
+        static MovedMax parse(String text) {
+            String[] parts = text.split(">");
+            return new MovedMax(kg(parts[0]), kg(parts[1]));
+        }
+
+        private static Mass kg(String text) {
+            return Mass.of(new BigDecimal(text), MassUnit.KG);
+        }
+
+        @Override
+        public String toString() {
+            return before.in(MassUnit.KG).toPlainString() + ">"
+                    + after.in(MassUnit.KG).toPlainString();
+        }
     }
 
     /** The latest changes of a block that can be undone, newest first. */

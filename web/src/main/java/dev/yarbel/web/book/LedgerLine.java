@@ -39,6 +39,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case GYMS -> parts.set(0, words.say("gyms." + parts.get(0)));
             case BLOCK -> parts.set(0, words.say("plan.change." + parts.get(0), List.copyOf(parts)));
             case GATE -> parts.set(1, words.say("gate." + parts.get(1)));
+            case TEMPLATE -> parts.set(0, words.say("template.kind." + parts.get(0)));
             case KIT -> parts.set(0, words.say("kit.shelf." + parts.get(0)));
             default -> {
                 // the parts are in words already
@@ -57,6 +58,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, what);
             case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, what);
             case ACHE -> words.sayIfAny("tissue." + what, what);
+            case ROSTER -> change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : what;
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
             default -> what;
         };

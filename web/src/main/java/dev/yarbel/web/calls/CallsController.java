@@ -2,11 +2,13 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.plan.Plans;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -34,15 +36,34 @@ class CallsController {
         this.words = words;
     }
 
-    /** What a coach typed beside the answers. */
-    record Typed(String reason, String own, String error) {
-        static final Typed NOTHING = new Typed("", "", null);
+    /**
+     * What a coach typed beside the answers.
+     *
+     * @param field where the trouble is, if there is any
+     * @param error the code of what is wrong there
+     */
+    record Typed(String reason, String own, String field, String error) {
+        static final Typed NOTHING = new Typed("", "", "", "");
+
+        static Typed of(String reason, String own) {
+            if (Reading.hasControl(reason) || Reading.hasControl(own)) {
+                return new Typed(
+                        Reading.visible(reason),
+                        Reading.visible(own),
+                        Reading.hasControl(reason) ? "reason" : "own",
+                        "read.control");
+            }
+            return reason.strip().length() > LONGEST_REASON
+                    ? new Typed(reason, own, "reason", "calls.error.reason")
+                    : new Typed(reason, own, "", "");
+        }
+
+        boolean isWrong() {
+            return !field.isEmpty();
+        }
 
         Optional<String> why() {
-            String text = reason.strip();
-            return text.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(text.length() > LONGEST_REASON ? text.substring(0, LONGEST_REASON) : text);
+            return Optional.of(reason.strip()).filter(text -> !text.isEmpty());
         }
     }
 
@@ -60,6 +81,20 @@ class CallsController {
     @GetMapping("/{id}")
     String slip(@AuthenticationPrincipal Person coach, @PathVariable long id, RedirectAttributes flash, Model model) {
         return again(coach, id, Typed.NOTHING, flash, model);
+    }
+
+    /** What was answered, newest first. */
+    @GetMapping("/answered")
+    String answeredSlips(@AuthenticationPrincipal Person coach, Model model) {
+        model.addAttribute("answered", slips.answered(coach, ((Frame) model.getAttribute("frame")).choices()));
+        return "calls/answered";
+    }
+
+    @PostMapping("/{id}/take-back")
+    String takeBack(@AuthenticationPrincipal Person coach, @PathVariable long id, RedirectAttributes flash) {
+        boolean done = slips.takeBack(coach, id);
+        flash.addFlashAttribute("notice", words.say(done ? "calls.taken-back" : "calls.stands"));
+        return "redirect:/calls/answered";
     }
 
     /** The slip as things stand now; or the queue, and who answered the slip. */
@@ -81,12 +116,14 @@ class CallsController {
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
             @RequestParam String shown,
+            @RequestParam(defaultValue = "") String own,
             @RequestParam(defaultValue = "") String reason,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = new Typed(reason, "", null);
-        return answered(coach, id, slips.take(coach, id, shown, typed.why()), typed, "taken", response, flash, model);
+        Typed typed = Typed.of(reason, own);
+        return answered(
+                coach, id, () -> slips.take(coach, id, shown, typed.why()), typed, "taken", response, flash, model);
     }
 
     @PostMapping("/{id}/change")
@@ -99,33 +136,45 @@ class CallsController {
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = new Typed(reason, own, null);
+        Typed typed = Typed.of(reason, own);
         return answered(
-                coach, id, slips.change(coach, id, shown, own, typed.why()), typed, "changed", response, flash, model);
+                coach,
+                id,
+                () -> slips.change(coach, id, shown, own, typed.why()),
+                typed,
+                "changed",
+                response,
+                flash,
+                model);
     }
 
     @PostMapping("/{id}/leave")
     String leave(
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
+            @RequestParam(defaultValue = "") String own,
             @RequestParam(defaultValue = "") String reason,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = new Typed(reason, "", null);
-        return answered(coach, id, slips.leave(coach, id, typed.why()), typed, "left", response, flash, model);
+        Typed typed = Typed.of(reason, own);
+        return answered(coach, id, () -> slips.leave(coach, id, typed.why()), typed, "left", response, flash, model);
     }
 
     private String answered(
             Person coach,
             long id,
-            Slips.Outcome outcome,
+            Supplier<Slips.Outcome> work,
             Typed typed,
             String answer,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        return switch (outcome) {
+        if (typed.isWrong()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return again(coach, id, typed, flash, model);
+        }
+        return switch (work.get()) {
             case CHANGED_MEANWHILE -> {
                 response.setStatus(HttpStatus.CONFLICT.value());
                 model.addAttribute("notice", words.say("calls.changed-meanwhile"));
@@ -133,7 +182,7 @@ class CallsController {
             }
             case NOT_A_LOAD -> {
                 response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own"), flash, model);
+                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own", "calls.error.own"), flash, model);
             }
             case ANSWERED_ALREADY -> again(coach, id, typed, flash, model);
             case DONE -> {

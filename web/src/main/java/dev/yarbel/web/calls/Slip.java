@@ -18,7 +18,9 @@ class Slip {
         OPEN,
         TAKEN,
         CHANGED,
-        LEFT
+        LEFT,
+        /** The answer was taken back when another slip of the lift was open already. */
+        TAKEN_BACK
     }
 
     @Id
@@ -38,6 +40,7 @@ class Slip {
     private Mass proposed;
     private Instant answeredAt;
     private Long answeredBy;
+    private Long answerEntry;
 
     protected Slip() {}
 
@@ -80,9 +83,36 @@ class Slip {
         return isOpen() ? Optional.empty() : Optional.of(new Answer(status, answeredAt, answeredBy));
     }
 
-    void answer(Status answer, Instant at, long by) {
+    /** @param entry the ledger's entry of the answer */
+    void answer(Status answer, Instant at, long by, long entry) {
         status = answer;
         answeredAt = at;
         answeredBy = by;
+        answerEntry = entry;
+    }
+
+    Status status() {
+        return status;
+    }
+
+    Instant answeredAt() {
+        return answeredAt;
+    }
+
+    Optional<Long> answerEntry() {
+        return Optional.ofNullable(answerEntry);
+    }
+
+    /** It waits again for an answer. */
+    void reopen() {
+        status = Status.OPEN;
+        answeredAt = null;
+        answeredBy = null;
+        answerEntry = null;
+    }
+
+    /** Its answer does not hold, and another slip of the lift asks what it asked. */
+    void takeBack() {
+        status = Status.TAKEN_BACK;
     }
 }

@@ -1,11 +1,13 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.lift.Lift;
 import jakarta.persistence.LockModeType;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.NativeQuery;
@@ -18,6 +20,13 @@ interface SlipRepository extends Repository<Slip, Long> {
             select s from Slip s where s.clubId = :clubId and s.lifterId in :lifterIds and s.status = 'OPEN'
             order by s.openedAt, s.id""")
     List<Slip> findOpen(long clubId, Collection<Long> lifterIds);
+
+    @Query("""
+            select s from Slip s where s.clubId = :clubId and s.lifterId in :lifterIds and s.answeredAt is not null
+            order by s.answeredAt desc, s.id desc""")
+    List<Slip> findAnswered(long clubId, Collection<Long> lifterIds, Limit most);
+
+    boolean existsByClubIdAndLifterIdAndLiftAndStatus(long clubId, long lifterId, Lift lift, Slip.Status status);
 
     Optional<Slip> findByClubIdAndId(long clubId, long id);
 

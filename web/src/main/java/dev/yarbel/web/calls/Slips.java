@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,6 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Slips implements OpenCalls {
 
     private static final Mass HEAVIEST = Mass.ofKg(1000);
+    private static final int MOST_ANSWERED = 100;
 
     private final SlipRepository slips;
     private final Accounts accounts;
@@ -170,10 +172,11 @@ class Slips implements OpenCalls {
         }
         Mass before = finding.get().proposal().before();
         Mass after = figure.orElse(finding.get().proposal().after());
-        if (!book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why)) {
+        Optional<Long> entry = book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why);
+        if (entry.isEmpty()) {
             return Outcome.CHANGED_MEANWHILE;
         }
-        slip.answer(answer, clock.instant(), coach.accountId());
+        slip.answer(answer, clock.instant(), coach.accountId(), entry.get());
         return Outcome.DONE;
     }
 
@@ -189,10 +192,86 @@ class Slips implements OpenCalls {
                 .flatMap(s -> s.workingMax())
                 .map(max -> max.format(plan.lifter().unit(), 2))
                 .orElse("");
-        ledger.write(
-                coach, plan.lifter(), ChangeKind.CALL_LEFT, List.of(slip.lift().key()), why, standing, standing);
-        slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId());
+        long entry = ledger.decide(
+                coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift(), why, standing, standing, Optional.empty());
+        slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId(), entry);
         return Outcome.DONE;
+    }
+
+    /**
+     * Takes an answer back: the working max stands where it stood, and the slip waits again. That goes until a later
+     * decision stands on the answer.
+     *
+     * @return whether it was taken back
+     */
+    public boolean takeBack(Person coach, long id) {
+        Slip slip = lock(coach, id);
+        if (slip.isOpen()
+                || slip.status() == Slip.Status.TAKEN_BACK
+                || slip.answerEntry().isEmpty()) {
+            return false;
+        }
+        LifterCard lifter = roster.lifter(coach, slip.lifterId());
+        long entry = slip.answerEntry().get();
+        if (ledger.isOvertaken(lifter, slip.lift(), entry)) {
+            return false;
+        }
+        Optional<Ledger.MovedMax> moved = ledger.moved(lifter, slip.lift(), entry);
+        if (moved.isPresent()) {
+            if (book.moveWorkingMax(
+                            coach,
+                            lifter,
+                            slip.lift(),
+                            moved.get().after(),
+                            moved.get().before(),
+                            ChangeKind.CALL_TAKEN_BACK,
+                            Optional.empty())
+                    .isEmpty()) {
+                return false;
+            }
+        } else {
+            ledger.decide(
+                    coach, lifter, ChangeKind.CALL_TAKEN_BACK, slip.lift(), Optional.empty(), "", "", Optional.empty());
+        }
+        if (slips.existsByClubIdAndLifterIdAndLiftAndStatus(
+                lifter.clubId(), lifter.id(), slip.lift(), Slip.Status.OPEN)) {
+            slip.takeBack();
+        } else {
+            slip.reopen();
+        }
+        return true;
+    }
+
+    /** The latest answers, newest first. */
+    @Transactional(readOnly = true)
+    public List<AnsweredLine> answered(Person coach, List<LifterChooser.Choice> lifters) {
+        if (lifters.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, LifterChooser.Choice> byId =
+                lifters.stream().collect(Collectors.toMap(LifterChooser.Choice::id, Function.identity()));
+        List<Slip> all = slips.findAnswered(coach.clubId(), byId.keySet(), Limit.of(MOST_ANSWERED));
+        Map<Long, Ledger.Decision> decisions = ledger.decisions(
+                coach.clubId(),
+                all.stream().flatMap(slip -> slip.answerEntry().stream()).toList());
+        return all.stream()
+                .map(slip ->
+                        line(slip, byId.get(slip.lifterId()), slip.answerEntry().map(decisions::get)))
+                .toList();
+    }
+
+    private static AnsweredLine line(Slip slip, LifterChooser.Choice lifter, Optional<Ledger.Decision> decision) {
+        return new AnsweredLine(
+                slip.id(),
+                lifter,
+                slip.lift(),
+                slip.status().name(),
+                decision.flatMap(d -> d.change().why()).orElse(null),
+                decision.map(d -> d.change().before()).orElse(""),
+                decision.map(d -> d.change().after()).orElse(""),
+                decision.map(d -> d.change().who()).orElse(""),
+                slip.answeredAt(),
+                decision.filter(Ledger.Decision::stands).isPresent() && slip.status() != Slip.Status.TAKEN_BACK);
     }
 
     private Slip lock(Person coach, long id) {

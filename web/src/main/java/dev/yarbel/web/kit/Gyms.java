@@ -87,6 +87,10 @@ class Gyms implements GymChooser {
 
     @Override
     public void settle(LifterCard lifter, Optional<Long> gym) {
+        gym.filter(chosen -> gyms.findByClubIdAndId(lifter.clubId(), chosen).isEmpty())
+                .ifPresent(foreign -> {
+                    throw new UnreadableException("read.choice").in("gym");
+                });
         long id = gym.orElseGet(() -> shelf.add(lifter.clubId(), atHome(lifter), lifter.unit()));
         shelf.trainsIn(lifter, List.of(id));
     }

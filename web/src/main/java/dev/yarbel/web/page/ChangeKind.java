@@ -14,12 +14,16 @@ public enum ChangeKind {
     CALL_CHANGED(true),
     /** A slip was left: nothing changes. */
     CALL_LEFT(true),
+    /** The answer to a slip was taken back. */
+    CALL_TAKEN_BACK(true),
     /** A lift's loads and estimates hang on another rep curve. */
     CURVE(true),
     /** A logged set was corrected. */
     SET_CORRECTED(true),
     /** A logged set was another one of the day than it was logged as. */
     SET_RETASKED(true),
+    /** A finished session was opened again. */
+    SESSION_REOPENED(false),
     /** A max was set down, or struck and brought back. */
     MAX(true),
     /** A working max was set without a slip. */
@@ -48,6 +52,8 @@ public enum ChangeKind {
     ROSTER(false),
     /** The gyms a lifter uses. */
     GYMS(false),
+    /** A template of the club's, struck or brought back. */
+    TEMPLATE(false),
     /** What is in a gym. */
     KIT(false);
 

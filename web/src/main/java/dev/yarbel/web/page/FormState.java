@@ -1,6 +1,7 @@
 package dev.yarbel.web.page;
 
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * What was typed into a form that could not be used as it was, and why: for the page that shows it again.
@@ -17,7 +18,8 @@ public record FormState(String form, Map<String, String> values, String field, S
     public static final FormState NONE = new FormState("", Map.of(), "", "", false);
 
     public FormState {
-        values = Map.copyOf(values);
+        values = values.entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, typed -> Reading.visible(typed.getValue())));
     }
 
     /** The trouble with a form, in the reader's words. */

@@ -55,6 +55,11 @@ public class Forms {
             Function<FormState, String> again,
             HttpServletResponse response) {
         try {
+            typed.forEach((field, text) -> {
+                if (Reading.hasControl(text)) {
+                    throw new UnreadableException("read.control").in(field);
+                }
+            });
             return work.apply(new Typed(typed));
         } catch (UnreadableException unreadable) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -113,6 +113,26 @@ public final class Reading {
         }
     }
 
+    /** Whether a text holds a character that stands for nothing that can be written, a NUL for instance. */
+    public static boolean hasControl(String text) {
+        return text.chars()
+                .anyMatch(sign -> Character.isISOControl(sign) && sign != '\n' && sign != '\r' && sign != '\t');
+    }
+
+    /** A text as a page can show it: what cannot be written has a sign in its place, {@code ␀} for a NUL. */
+    public static String visible(String text) {
+        if (!hasControl(text)) {
+            return text;
+        }
+        StringBuilder shown = new StringBuilder();
+        text.chars()
+                .forEach(sign -> shown.append(
+                        !Character.isISOControl(sign) || sign == '\n' || sign == '\r' || sign == '\t'
+                                ? (char) sign
+                                : sign < 0x20 ? (char) (0x2400 + sign) : '\u2421'));
+        return shown.toString();
+    }
+
     /** Some words, up to so many characters. */
     public static String words(String text, int most) {
         if (text.isBlank() || text.strip().length() > most) {

@@ -39,7 +39,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class SheetController {
 
     private static final Pattern DOSE = Pattern.compile("dose\\.(\\d{1,18})\\.(\\d{1,2})");
-    private static final int LONGEST_DOSE = 400;
 
     private final Roster roster;
     private final Plans plans;
@@ -392,8 +391,7 @@ class SheetController {
         parameters.forEach((name, value) -> {
             Matcher matcher = DOSE.matcher(name);
             if (matcher.matches()) {
-                String text = value.length() > LONGEST_DOSE ? value.substring(0, LONGEST_DOSE) : value;
-                texts.put(new CellKey(Long.parseLong(matcher.group(1)), Integer.parseInt(matcher.group(2))), text);
+                texts.put(new CellKey(Long.parseLong(matcher.group(1)), Integer.parseInt(matcher.group(2))), value);
             }
         });
         return texts;

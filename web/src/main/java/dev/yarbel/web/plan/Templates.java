@@ -3,6 +3,8 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -23,11 +25,13 @@ class Templates {
 
     private final PlanTemplateRepository templates;
     private final BlockDesk desk;
+    private final ChangeLog changes;
     private final JsonMapper json;
     private final Clock clock;
 
-    Templates(PlanTemplateRepository templates, BlockDesk desk, JsonMapper json, Clock clock) {
+    Templates(PlanTemplateRepository templates, BlockDesk desk, ChangeLog changes, JsonMapper json, Clock clock) {
         this.templates = templates;
+        this.changes = changes;
         this.desk = desk;
         this.json = json;
         this.clock = clock;
@@ -96,12 +100,28 @@ class Templates {
         return json.readValue(template.body(), BlockText.class);
     }
 
+    /** Strikes a template; it can be brought back. */
     public void remove(Person coach, long id) {
-        find(coach, id).removed(clock.instant());
+        PlanTemplate template = find(coach, id);
+        template.removed(clock.instant());
+        write(coach, template, template.name(), "");
     }
 
     public void restore(Person coach, long id) {
-        find(coach, id).removed(null);
+        PlanTemplate template = find(coach, id);
+        template.removed(null);
+        write(coach, template, "", template.name());
+    }
+
+    private void write(Person coach, PlanTemplate template, String before, String after) {
+        changes.write(
+                coach,
+                Optional.empty(),
+                ChangeKind.TEMPLATE,
+                List.of(template.kind().name()),
+                Optional.empty(),
+                before,
+                after);
     }
 
     /** Puts a day of a template at the end of a block's week, or a scheme's doses into a slot from a week on. */

@@ -238,6 +238,84 @@ class CallsTest {
     }
 
     @Test
+    void anAnswerTakenBackPutsTheWorkingMaxWhereItStoodAndTheSlipWaitsAgain() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "take", shown(id));
+        mvc.perform(get("/calls/answered").with(club.asCoach()))
+                .andExpect(content().string(allOf(containsString("205 kg"), containsString("Take it back"))));
+        answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("Taken back")));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        assertThat(queue()).singleElement().satisfies(line -> assertThat(line.id())
+                .isEqualTo(id));
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_TAKEN_BACK);
+        answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("cannot be taken back")));
+        answer(id, "change", shown(id), "own", "202.5");
+        answer(id, "take-back", "");
+        answer(id, "leave", "");
+        answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("Taken back")));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        assertThat(queue()).hasSize(1);
+    }
+
+    @Test
+    void anAnswerThatALaterDecisionStandsOnStays() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "take", shown(id));
+        mvc.perform(post(club.url("/book/lifts/squat/working-max"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("load", "205"))
+                .andReturn();
+        mvc.perform(post(club.url("/book/lifts/squat/working-max"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("load", "190"))
+                .andReturn();
+        mvc.perform(get("/calls/answered").with(club.asCoach()))
+                .andExpect(content().string(containsString("a later decision stands on it")));
+        answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("cannot be taken back")));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(190));
+    }
+
+    @Test
+    void anAnswerIsTakenBackByWhoeverMayGiveIt() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "take", shown(id));
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asColleague()).with(csrf()))
+                .andExpect(status().isNotFound());
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asLifter()).with(csrf()))
+                .andExpect(status().isForbidden());
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
+    }
+
+    @Test
+    void aSignThatCannotBeWrittenIsRefusedBesideItsFieldByEachAnswer() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        for (String how : new String[] {"take", "change", "leave"}) {
+            answer(id, how, shown(id), "reason", "be\u0000cause")
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content()
+                            .string(allOf(containsString("be\u2400cause"), containsString("cannot be written"))));
+        }
+        answer(id, "leave", "", "own", "a\u0000b").andExpect(status().isUnprocessableContent());
+        assertThat(queue()).hasSize(1);
+    }
+
+    @Test
+    void aLongReasonIsRefusedBesideItsFieldAndNotCut() throws Exception {
+        lift(220, "10", Optional.empty());
+        long id = openSlip();
+        answer(id, "take", shown(id), "reason", "x".repeat(501))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("Up to 500 characters.")));
+        assertThat(queue()).hasSize(1);
+    }
+
+    @Test
     void aSlipLeftChangesNothingAndIsOnRecord() throws Exception {
         lift(220, "10", Optional.empty());
         answer(openSlip(), "leave", "").andExpect(flash().attribute("notice", containsString("Left as it was")));
