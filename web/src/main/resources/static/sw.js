@@ -7,7 +7,7 @@ const PATIENCE = 4000;
 // where the session due is kept
 const DUE = "/due";
 const FLOOR = /^\/lifters\/\d+\/floor$/;
-const FILE = /^\/(css|js|fonts|img|webjars)\/|^\/favicon/;
+const FILE = /^\/(css|js|fonts|img|webjars|vendor)\/|^\/favicon/;
 
 self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));

@@ -16,6 +16,8 @@ const current = () => floor().querySelector("section.now");
 const dayKey = () => floor().dataset.planned + "/" + floor().dataset.week;
 // Every set of the day, for when the line is lost: fetched once the page stands, and again when the day was changed.
 let kept = document.getElementById("floor-cards");
+// How each slot can be changed, for the same.
+let keptChanges = document.getElementById("floor-changes");
 let here = [];
 // Whoever logs by keyboard or ear goes on at the head of the set that follows.
 let focusNext = false;
@@ -23,13 +25,56 @@ let focusNext = false;
 // ---- logging
 
 document.addEventListener("submit", (event) => {
-  if (!event.target.matches("#floor form.log")) {
+  const set = event.target.matches("#floor form.log");
+  if (!set && !event.target.matches("#floor form[data-queued]")) {
     return;
   }
   event.preventDefault();
   event.stopImmediatePropagation();
-  log(event.target, event.submitter);
+  (set ? log : enqueue)(event.target, event.submitter);
 }, true);
+
+// A change of the day, an answer or the session's end: kept here first, as sets are, and sent after what came before it.
+async function enqueue(form, button) {
+  if (form.dataset.sent === "true" || form.dataset.ends === "true" && asksForMore(form)) {
+    return;
+  }
+  form.dataset.sent = "true";
+  const body = new URLSearchParams(new FormData(form));
+  if (button && button.name) {
+    body.set(button.name, button.value);
+  }
+  const item = {
+    kind: "form", token: body.get("once") || String(Math.random()), action: form.getAttribute("action"), body: body.toString(),
+    at: Date.now(), day: dayKey(), name: form.dataset.queued, ends: form.dataset.ends === "true"
+  };
+  swapped = Date.now();
+  if (isAway() && form.closest(".change")) {
+    form.closest(".change").remove();
+  }
+  await queue.add(item).catch(() => sendNow(form, body));
+}
+
+// Whether sets are missing that nobody was asked about yet: asked at once, with or without a line.
+function asksForMore(form) {
+  const left = cards().filter((card) => card.dataset.warmup !== "true" && card.dataset.correcting !== "true"
+    && !isDone(card.dataset.task)).length;
+  if (left === 0 || form.querySelector("[name=left]") || form.querySelector("[name=count]:checked")) {
+    return false;
+  }
+  const said = document.createElement("p");
+  said.className = "bad";
+  said.setAttribute("role", "alert");
+  said.textContent = left === 1 ? note.dataset.leftOne : note.dataset.leftMany.replace("#", left);
+  const confirmed = document.createElement("input");
+  confirmed.type = "hidden";
+  confirmed.name = "left";
+  confirmed.value = String(left);
+  const button = form.querySelector("button[type=submit]");
+  button.before(said, confirmed);
+  button.textContent = note.dataset.allTheSame;
+  return true;
+}
 
 async function log(form, button) {
   const card = form.closest(".now");
@@ -126,6 +171,9 @@ queue.sent = (html) => {
   }
 };
 
+// A form that was refused is in the hand again where its page can be shown: with what was typed, and why beside the field.
+queue.refused = (html, item) => item.day === dayKey() && !pressed && swap(html);
+
 // A button that is replaced under the thumb hears of no tap.
 let pressed = false;
 document.addEventListener("pointerdown", () => { pressed = true; }, true);
@@ -135,7 +183,7 @@ document.addEventListener("pointerdown", () => { pressed = true; }, true);
 function isBusy() {
   const active = document.activeElement;
   const inField = active && floor().contains(active) && active.matches("input:not([type=hidden]), textarea, select")
-    && active.value !== active.defaultValue;
+    && active.value !== active.defaultValue && !isSent(active);
   const reopened = current() && current().dataset.reopened === "true";
   return pressed || Boolean(inField) || reopened || Array.from(floor().querySelectorAll(".slots")).flatMap(changed).length > 0;
 }
@@ -181,9 +229,15 @@ function inHand() {
   return card && card.dataset.sent !== "true" ? card : null;
 }
 
+// What was sent is in the queue, and no longer only here.
+const isSent = (field) => Boolean(field.form) && field.form.dataset.sent === "true";
+
 // The fields in which something stands that the server did not put there.
 function changed(part) {
   return Array.from(part.querySelectorAll("input:not([type=hidden]), select")).filter((field) => {
+    if (isSent(field)) {
+      return false;
+    }
     if (field.type === "checkbox" || field.type === "radio") {
       return field.checked !== field.defaultChecked;
     }
@@ -232,7 +286,9 @@ function fetchCards() {
     try {
       const response = await fetch(day.base + "?day=" + day.day + "&week=" + day.week + "&cards=yes", { headers: { "HX-Request": "true" } });
       if (response.ok && !response.redirected) {
-        kept = new DOMParser().parseFromString(await response.text(), "text/html").getElementById("floor-cards") || kept;
+        const whole = new DOMParser().parseFromString(await response.text(), "text/html");
+        kept = whole.getElementById("floor-cards") || kept;
+        keptChanges = whole.getElementById("floor-changes") || keptChanges;
         main.dataset.kept = "true";
       }
     } catch (away) {
@@ -258,6 +314,7 @@ async function overlay() {
     });
   });
   showUnsent();
+  floor().classList.toggle("finishing", here.some((item) => item.ends && item.state === "waiting"));
   const now = current();
   if (now && kept && isDone(now.dataset.task) && now.dataset.correcting !== "true" && now.dataset.reopened !== "true") {
     go(following(now.dataset.task));
@@ -268,7 +325,7 @@ async function overlay() {
 // What has not gone yet stands among what was done, marked.
 function showUnsent() {
   floor().querySelectorAll("li.unsent").forEach((line) => line.remove());
-  here.filter((item) => item.state !== "sent").forEach((item) => {
+  here.filter((item) => item.state !== "sent" && item.task).forEach((item) => {
     const letter = item.task.split(".")[0];
     const article = floor().querySelector('.slots article[data-letter="' + letter + '"]');
     if (article) {
@@ -293,7 +350,7 @@ function following(task) {
   const at = order.findIndex((card) => card.dataset.task === task);
   // a miss ends singles against the clock
   const ended = (card) => card.querySelector(".workclock[data-kind=density]") !== null
-    && here.some((item) => item.effort === "missed" && item.task.split(".")[0] === card.dataset.task.split(".")[0]);
+    && here.some((item) => item.effort === "missed" && item.task && item.task.split(".")[0] === card.dataset.task.split(".")[0]);
   const open = (card) => card.dataset.correcting !== "true" && !isDone(card.dataset.task) && !ended(card);
   const lift = at < 0 ? null : order[at].dataset.lift;
   return order.slice(at + 1).find(open)
@@ -365,10 +422,49 @@ function figure(text) {
   return String(number);
 }
 
+// Whether the line is known to be gone.
+const isAway = () => queue.trouble !== null || navigator.onLine === false;
+
+// A slot is changed without a line by the form that was kept for it.
+document.addEventListener("click", (event) => {
+  const link = event.target.closest("#floor a[data-changes]");
+  if (link && isAway() && openChange(link)) {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  }
+}, true);
+function openChange(link) {
+  const article = link.closest("article");
+  const open = article.querySelector(".change");
+  if (open) {
+    open.remove();
+    return true;
+  }
+  const form = keptChanges && keptChanges.content.querySelector('.change[data-letter="' + link.dataset.changes + '"]');
+  if (form) {
+    article.append(document.importNode(form, true));
+    article.querySelector(".change input:not([type=hidden])").focus();
+  }
+  return Boolean(form);
+}
+// The line turned out to be gone: what was asked for comes from what is here.
+document.addEventListener("htmx:sendError", (event) => {
+  const link = event.detail.elt;
+  if (link && link.matches && link.matches("#floor a")) {
+    queue.trouble = "away";
+    tell();
+    if (link.dataset.changes) {
+      openChange(link);
+    } else if (link.dataset.go) {
+      link.click();
+    }
+  }
+});
+
 // A set chosen without a line comes from what is here.
 document.addEventListener("click", async (event) => {
   const link = event.target.closest("#floor [data-go]");
-  if (!link || !queue.trouble && here.every((item) => item.state === "sent")) {
+  if (!link || !isAway() && here.every((item) => item.state === "sent")) {
     return;
   }
   const card = cards().find((other) => other.dataset.task === link.dataset.go);
@@ -393,11 +489,18 @@ async function tell() {
   if (waiting.length > 0 && !slow) {
     setTimeout(tell, AT_ONCE);
   }
-  if (waiting.length > 0 && slow) {
-    lines.push(waiting.length === 1 ? note.dataset.one : note.dataset.many.replace("#", waiting.length));
+  const sets = waiting.filter((item) => item.kind !== "form").length;
+  const forms = waiting.filter((item) => item.kind === "form");
+  if (sets > 0 && slow) {
+    lines.push(sets === 1 ? note.dataset.one : note.dataset.many.replace("#", sets));
+  }
+  if (forms.length > 0 && slow) {
+    lines.push(note.dataset.forms.replace("#", forms.map((item) => item.name).join(", ")));
   }
   if (queue.trouble === "away") {
     lines.push(note.dataset.away);
+  } else if (queue.trouble === "busy") {
+    lines.push(note.dataset.busy);
   } else if (queue.trouble === "signed-out" && waiting.length > 0) {
     lines.push(note.dataset.signedOut);
   }
@@ -418,8 +521,8 @@ function showHeld(refused) {
   held.replaceChildren(...refused.map((item) => {
     const line = document.createElement("li");
     const words = document.createElement("p");
-    words.textContent = (item.taken ? note.dataset.conflict : note.dataset.refused) + " " + item.name + ": "
-      + (item.blind ? "" : item.load + " ") + "× " + item.reps + ". " + (item.says || (GONE.includes(item.status) ? note.dataset.gone : item.status));
+    words.textContent = (item.taken ? note.dataset.conflict : note.dataset.refused) + " " + item.name
+      + (item.kind === "form" ? "" : ": " + (item.blind ? "" : item.load + " ") + "× " + item.reps) + ". " + (item.says || (GONE.includes(item.status) ? note.dataset.gone : item.status));
     line.append(words);
     const choose = (text, work) => {
       const button = document.createElement("button");
@@ -591,7 +694,7 @@ async function keepForLater() {
   await navigator.serviceWorker.register("/sw.js");
   const worker = (await navigator.serviceWorker.ready).active;
   const files = performance.getEntriesByType("resource").map((entry) => new URL(entry.name))
-    .filter((url) => url.origin === location.origin && /^\/(css|js|fonts|webjars)\/|^\/favicon/.test(url.pathname))
+    .filter((url) => url.origin === location.origin && /^\/(css|js|fonts|webjars|vendor)\/|^\/favicon/.test(url.pathname))
     .map((url) => url.pathname);
   const day = floor().dataset;
   const here = day.base + "?day=" + day.day + "&week=" + day.week;

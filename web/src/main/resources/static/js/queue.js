@@ -1,38 +1,58 @@
-// Sets that were logged on this phone: kept in the browser's own store until the server has them, sent in order, once each.
-// A set that was sent stays for a day, so that a page opened without a line knows of it.
+// What was done on this phone and has not reached the server: sets, and the forms of the floor. It is kept in the browser's
+// own store and sent in order, once each. What was sent stays for a day, so that a page opened without a line knows of it.
+import { openDB } from "../vendor/idb/index.js";
+
 const DAY = 24 * 60 * 60 * 1000;
+const FIRST_PAUSE = 5000;
+const LONGEST_PAUSE = 5 * 60 * 1000;
+const STORE = "sets";
 
 let database = null;
-
 function open() {
-  if (!database) {
-    database = new Promise((resolve, reject) => {
-      const request = indexedDB.open("yarbel-floor", 1);
-      request.onupgradeneeded = () => {
-        request.result.createObjectStore("sets", { keyPath: "order", autoIncrement: true })
-          .createIndex("token", "token");
-      };
-      request.onsuccess = () => resolve(request.result);
-      request.onerror = () => reject(request.error);
-    });
-  }
+  database = database || openDB("yarbel-floor", 1, {
+    upgrade(db) {
+      db.createObjectStore(STORE, { keyPath: "order", autoIncrement: true }).createIndex("token", "token");
+    }
+  });
   return database;
 }
+const all = async () => (await open()).getAll(STORE);
+const remove = async (item) => (await open()).delete(STORE, item.order);
 
-async function store(mode, work) {
-  const db = await open();
-  return new Promise((resolve, reject) => {
-    const transaction = db.transaction("sets", mode);
-    const request = work(transaction.objectStore("sets"));
-    transaction.oncomplete = () => resolve(request && request.result);
-    transaction.onerror = () => reject(transaction.error);
-    transaction.onabort = () => reject(transaction.error);
-  });
+// Changes an item in one transaction, and only where nobody has changed it since it was read.
+async function settle(item, change) {
+  const transaction = (await open()).transaction(STORE, "readwrite");
+  const now = await transaction.store.get(item.order);
+  const unchanged = Boolean(now) && revision(now) === revision(item);
+  if (unchanged) {
+    await transaction.store.put({ ...now, ...change });
+  }
+  await transaction.done;
+  return unchanged;
+}
+const revision = (item) => item.revision || 0;
+
+// How long an item waits that the server could not take now, by how often it was tried.
+export function pause(tries) {
+  return Math.min(LONGEST_PAUSE, FIRST_PAUSE * 2 ** Math.max(0, tries - 1));
 }
 
-const all = () => store("readonly", (sets) => sets.getAll());
-const put = (item) => store("readwrite", (sets) => sets.put(item));
-const remove = (item) => store("readwrite", (sets) => sets.delete(item.order));
+// Whether a later item must wait for an earlier one that did not get through. Sets of a day stand for themselves; a change
+// of the day, an answer or its end is what it is only after all that came before it.
+export function waitsFor(later, earlier) {
+  return later.day === earlier.day && (later.kind === "form" || earlier.kind === "form");
+}
+
+// What an answer means: sent; refused, which will never change; again, which may; signed-out.
+export function verdict(status) {
+  if (status >= 200 && status < 400) {
+    return "sent";
+  }
+  if (status === 401) {
+    return "signed-out";
+  }
+  return status >= 500 || status === 408 || status === 429 ? "again" : "refused";
+}
 
 // state: waiting, refused (the server says why) or sent.
 export const queue = {
@@ -42,19 +62,26 @@ export const queue = {
   own: new Set(),
   changed: () => {},
   sent: () => {},
+  // an answer that refuses a form: true where it is shown, so that the form is in the hand again
+  refused: () => false,
 
   async add(item) {
-    const waiting = (await this.unsent()).filter((other) => other.task === item.task && other.day === item.day);
+    const transaction = (await open()).transaction(STORE, "readwrite");
+    const before = (await transaction.store.getAll()).find((other) => other.owner === this.owner && other.state !== "sent"
+      && isSame(other, item));
     item.state = "waiting";
     item.owner = this.owner;
-    if (waiting.length > 0) {
-      // the same set once more before it went: it is the one set, as it stands now
-      item.order = waiting[0].order;
-      item.token = waiting[0].token;
-      item.at = waiting[0].at;
+    item.revision = 1;
+    if (before) {
+      // the same set once more before it went, or while it was on its way: it is the one set, as it stands now
+      item.order = before.order;
+      item.token = before.token;
+      item.at = before.at;
+      item.revision = revision(before) + 1;
       item.body = replace(item.body, "token", item.token);
     }
-    await put(item);
+    await transaction.store.put(item);
+    await transaction.done;
     this.changed();
     return this.send();
   },
@@ -71,7 +98,7 @@ export const queue = {
     return (await all()).filter((item) => item.owner !== this.owner && item.state !== "sent");
   },
 
-  // Everything logged here for a day that the page may not know of.
+  // Everything done here for a day that the page may not know of.
   async ofDay(day, served) {
     return (await all()).filter((item) => item.owner === this.owner && item.day === day
       && (item.state !== "sent" || item.sentAt > served));
@@ -84,9 +111,9 @@ export const queue = {
 
   // What the log says otherwise is overwritten by this one, as a correction.
   async insist(item) {
-    item.body = replace(item.body, "correct", "true");
-    item.state = "waiting";
-    await put(item);
+    await settle(item, {
+      body: replace(item.body, "correct", "true"), state: "waiting", revision: revision(item) + 1, tries: 0, notBefore: 0
+    });
     this.changed();
     return this.send();
   },
@@ -113,18 +140,25 @@ export const queue = {
       this.changed();
       return;
     }
+    this.trouble = null;
+    const held = [];
     let last = null;
     for (const item of waiting) {
+      if (held.some((earlier) => waitsFor(item, earlier)) || (item.notBefore || 0) > Date.now()) {
+        held.push(item);
+        continue;
+      }
       const answer = await this.post(item, pass);
-      if (!answer) {
-        this.changed();
-        return;
+      if (answer.stop) {
+        break;
+      }
+      if (answer.verdict === "again") {
+        held.push(item);
       }
       last = answer;
     }
-    this.trouble = null;
     this.changed();
-    if (last.ok && !await this.isWaiting()) {
+    if (last && last.verdict === "sent" && !await this.isWaiting()) {
       this.sent(last.text);
     }
   },
@@ -157,7 +191,7 @@ export const queue = {
     return pass;
   },
 
-  // Null when the line broke or the sign-in did: everything stays.
+  // Sends one item and writes down what came of it. Everything stays when the line broke or the sign-in did.
   async post(item, pass) {
     const headers = { "Content-Type": "application/x-www-form-urlencoded", "HX-Request": "true" };
     headers[pass.header] = pass.token;
@@ -171,27 +205,30 @@ export const queue = {
       text = await response.text();
     } catch (away) {
       this.trouble = "away";
-      return null;
+      return { stop: true };
     }
-    if (response.status === 401 || response.status === 403) {
+    const what = verdict(response.status);
+    if (what === "signed-out") {
       this.trouble = "signed-out";
-      return null;
+      return { stop: true };
     }
-    if (response.status >= 500) {
-      this.trouble = "away";
-      return null;
-    }
-    if (response.ok) {
-      item.state = "sent";
-      item.sentAt = Date.now();
+    if (what === "sent") {
+      await settle(item, { state: "sent", sentAt: Date.now() });
+    } else if (what === "again") {
+      const tries = (item.tries || 0) + 1;
+      await settle(item, { tries, notBefore: Date.now() + pause(tries) });
+      this.trouble = response.status === 503 ? "away" : "busy";
+      // a server that is away as a whole is not asked for each item
+      return { verdict: what, stop: response.status === 503 };
     } else {
-      item.state = "refused";
-      item.status = response.status;
-      item.says = says(text);
-      item.taken = response.headers.get("Yarbel-Taken") === "yes";
+      const said = {
+        state: "refused", status: response.status, says: says(text), taken: response.headers.get("Yarbel-Taken") === "yes"
+      };
+      if (await settle(item, said) && item.kind === "form" && this.refused(text, item)) {
+        await remove(item);
+      }
     }
-    await put(item);
-    return { ok: response.ok, text };
+    return { verdict: what, text };
   },
 
   // What was sent long ago is known to every page by now.
@@ -204,13 +241,20 @@ export const queue = {
   }
 };
 
-function replace(body, name, value) {
+// The same set of the same day; a form is another one each time it is sent, unless it is the very same.
+function isSame(one, other) {
+  return (one.kind || "set") === (other.kind || "set") && one.day === other.day
+    && (one.kind === "form" ? one.token === other.token : one.task === other.task);
+}
+
+export function replace(body, name, value) {
   const parameters = new URLSearchParams(body);
   parameters.set(name, value);
   return parameters.toString();
 }
 
 function says(html) {
-  const bad = new DOMParser().parseFromString(html, "text/html").querySelector(".now .bad");
+  const page = new DOMParser().parseFromString(html, "text/html");
+  const bad = page.querySelector(".now .bad") || page.querySelector("#floor .bad");
   return bad ? bad.textContent : "";
 }

@@ -19,8 +19,8 @@ import java.util.Optional;
 record LogRow(
         long session,
         LocalDate heldOn,
-        long planDay,
-        int planWeek,
+        Long planDay,
+        Integer planWeek,
         Instant finishedAt,
         String pain,
         String planned,
@@ -50,7 +50,7 @@ record LogRow(
         return new SessionLog(
                 session,
                 heldOn,
-                new PlannedDay(planDay, planWeek),
+                planDay == null ? Optional.empty() : Optional.of(new PlannedDay(planDay, planWeek)),
                 finishedAt != null,
                 Optional.ofNullable(pain),
                 Optional.ofNullable(planned).filter(text -> !text.isEmpty()),

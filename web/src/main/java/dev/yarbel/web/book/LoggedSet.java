@@ -69,6 +69,10 @@ class LoggedSet {
         return details == null ? SetDetails.NONE : details.details();
     }
 
+    long sessionId() {
+        return sessionId;
+    }
+
     UUID token() {
         return token;
     }

@@ -10,6 +10,7 @@ import java.util.Optional;
 /**
  * One session as it was logged.
  *
+ * @param planned the day of a plan it answers; empty for one that nobody planned
  * @param sets in the order they were lifted
  * @param asked what the plan asked for when its first set was logged, a line a slot
  * @param pain what the lifter noted, if anything hurt
@@ -18,7 +19,7 @@ import java.util.Optional;
 public record SessionLog(
         long id,
         LocalDate date,
-        PlannedDay planned,
+        Optional<PlannedDay> planned,
         boolean finished,
         Optional<String> pain,
         Optional<String> asked,

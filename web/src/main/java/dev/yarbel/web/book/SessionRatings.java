@@ -53,9 +53,9 @@ public class SessionRatings {
     }
 
     void after(Optional<Integer> effort, Optional<Integer> took, Optional<CountSaid> said) {
-        effortRating = effort.orElse(null);
-        minutes = took.orElse(null);
-        countSaid = said.orElse(null);
+        effortRating = effort.orElse(effortRating);
+        minutes = took.orElse(minutes);
+        countSaid = said.orElse(countSaid);
     }
 
     void coachNote(String words) {

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.Amendment;
@@ -9,6 +10,7 @@ import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Moved;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,7 +19,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,6 +32,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class Sessions {
+
+    private static final int MOST_LIFTS = 26;
+    private static final int MOST_SETS = 99;
 
     private final TrainingSessionRepository sessions;
     private final LoggedSetRepository sets;
@@ -69,6 +76,9 @@ public class Sessions {
         DoneSet done = sent.done();
         Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
                 lifter.clubId(), session.id(), done.task().toString());
+        if (before.filter(set -> set.token().equals(sent.token())).isEmpty() && isKept(lifter, session, sent.token())) {
+            return;
+        }
         if (before.isEmpty()) {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), sent.token(), done, sent.at(), clock.instant()));
             moved.tell(lifter.clubId(), lifter.id(), sent.token());
@@ -78,6 +88,63 @@ public class Sessions {
         } else if (!before.get().done().equals(done)) {
             throw new SetTakenException(before.get().done());
         }
+    }
+
+    /**
+     * Whether a set came by this token before and is another one of the session now.
+     *
+     * @throws ForeignTokenException when it is one of another session
+     */
+    private boolean isKept(LifterCard lifter, TrainingSession session, UUID token) {
+        Optional<LoggedSet> kept = sets.findByClubIdAndToken(lifter.clubId(), token);
+        if (kept.filter(set -> set.sessionId() != session.id()).isPresent()) {
+            throw new ForeignTokenException();
+        }
+        return kept.isPresent();
+    }
+
+    /**
+     * Logs a set that nobody planned, in the open session of that day; the first one begins it. Sent twice by the same token
+     * it is kept once.
+     *
+     * @return which set of the session it is
+     * @throws UnreadableException when the session has more lifts or sets than can be named
+     */
+    public TaskKey logUnplanned(LifterCard lifter, LocalDate date, UUID token, LiftedSet set) {
+        Instant now = clock.instant();
+        sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, now);
+        TrainingSession session =
+                sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).orElseThrow();
+        Optional<LoggedSet> kept = sets.findByClubIdAndToken(lifter.clubId(), token);
+        if (kept.isPresent()) {
+            return kept.get().done().task();
+        }
+        TaskKey key = nextUnplanned(
+                sets.findByClubIdAndSessionIdOrderById(lifter.clubId(), session.id()).stream()
+                        .map(LoggedSet::done)
+                        .toList(),
+                set.lift());
+        sets.save(new LoggedSet(lifter.clubId(), session.id(), token, new DoneSet(key, set), now, now));
+        moved.tell(lifter.clubId(), lifter.id(), token);
+        return key;
+    }
+
+    /** Lifts are lettered in the order they come, and their sets numbered. */
+    private static TaskKey nextUnplanned(List<DoneSet> done, Lift lift) {
+        List<Lift> lifts = Stream.concat(done.stream().map(set -> set.set().lift()), Stream.of(lift))
+                .distinct()
+                .toList();
+        long before = done.stream().filter(set -> set.set().lift().equals(lift)).count();
+        int at = lifts.indexOf(lift);
+        if (at >= MOST_LIFTS || before >= MOST_SETS) {
+            throw new UnreadableException("free.too-many").in("lift");
+        }
+        return TaskKey.work(String.valueOf((char) ('A' + at)), (int) before + 1);
+    }
+
+    /** Finishes the open session of a day that nobody planned; where none is open there is nothing to finish. */
+    public void finishUnplanned(LifterCard lifter, LocalDate date, Finish said) {
+        sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).ifPresent(open -> finish(lifter, open, said));
     }
 
     /** A set of a session that was finished before it came, or was corrected since: those who looked at it look again. */
@@ -148,13 +215,20 @@ public class Sessions {
         }
     }
 
-    /** Takes a change of a day back. */
-    public void takeBack(LifterCard lifter, PlannedDay day, UUID token) {
+    /**
+     * Takes a change of a day back, as whoever made it or a coach may.
+     *
+     * @throws AccessDeniedException for a lifter who did not make it
+     */
+    public void takeBack(Person person, LifterCard lifter, PlannedDay day, UUID token) {
         TrainingSession session = begun(lifter, day);
-        amendments
+        AmendmentEntity amendment = amendments
                 .findByClubIdAndSessionIdAndToken(lifter.clubId(), session.id(), token)
-                .orElseThrow(NotFoundException::new)
-                .takeBack(clock.instant());
+                .orElseThrow(NotFoundException::new);
+        if (!amendment.change().isTakenBackBy(person)) {
+            throw new AccessDeniedException("what the coach gave is the coach's to take back");
+        }
+        amendment.takeBack(clock.instant());
         moved.tell(lifter.clubId(), lifter.id());
     }
 
@@ -234,13 +308,22 @@ public class Sessions {
     /**
      * Writes down a session that was lifted and finished before.
      *
+     * @param planned the day of a plan it answers; empty when there was no plan
      * @param heard whether those who wait for finished sessions hear of it
      */
     public void addHistory(
-            LifterCard lifter, PlannedDay day, LocalDate date, Instant at, List<DoneSet> lifted, boolean heard) {
-        sessions.begin(lifter.clubId(), lifter.id(), date, day.day(), day.week(), at, "");
-        TrainingSession session = sessions.lockDay(lifter.clubId(), lifter.id(), day.day(), day.week())
-                .orElseThrow();
+            LifterCard lifter,
+            Optional<PlannedDay> planned,
+            LocalDate date,
+            Instant at,
+            List<DoneSet> lifted,
+            boolean heard) {
+        TrainingSession session = planned.map(day -> session(lifter, day, date, ""))
+                .orElseGet(() -> {
+                    sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, at);
+                    return sessions.lockUnplanned(lifter.clubId(), lifter.id(), date)
+                            .orElseThrow();
+                });
         for (DoneSet done : lifted) {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), UUID.randomUUID(), done, at, at));
         }
@@ -252,11 +335,31 @@ public class Sessions {
 
     /** Finishes a session, once; those who wait for it hear of it after it is kept. */
     public void finish(LifterCard lifter, PlannedDay day, Finish said) {
-        TrainingSession session = begun(lifter, day);
+        finish(lifter, begun(lifter, day), said);
+    }
+
+    private void finish(LifterCard lifter, TrainingSession session, Finish said) {
         if (session.finishedAt() == null) {
             session.finish(clock.instant(), said.pain().orElse(null));
             session.ratings().after(said.effort(), said.minutes(), said.count());
             events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
+            moved.tell(lifter.clubId(), lifter.id());
+        }
+    }
+
+    /** Opens a finished session again; what was said at its end stays until something else is said. */
+    public void reopen(Person person, LifterCard lifter, PlannedDay day) {
+        TrainingSession session = begun(lifter, day);
+        if (session.finishedAt() != null) {
+            session.reopen();
+            ledger.write(
+                    person,
+                    lifter,
+                    ChangeKind.SESSION_REOPENED,
+                    List.of(String.valueOf(session.heldOn())),
+                    Optional.empty(),
+                    "",
+                    "");
             moved.tell(lifter.clubId(), lifter.id());
         }
     }

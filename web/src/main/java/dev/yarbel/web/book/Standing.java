@@ -61,11 +61,17 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
         return Numbers.of(own, ratios);
     }
 
-    /** The heaviest work load of each lift in the last finished session with it. */
+    /** The heaviest work load of each lift in the last finished session with it: one of a plan before one of none. */
     private Map<Lift, Mass> lastTime() {
+        Map<Lift, Mass> last = lastTime(false);
+        last.putAll(lastTime(true));
+        return last;
+    }
+
+    private Map<Lift, Mass> lastTime(boolean planned) {
         Map<Lift, Mass> last = new HashMap<>();
         for (SessionLog session : log) {
-            if (session.finished()) {
+            if (session.finished() && session.planned().isPresent() == planned) {
                 Map<Lift, Mass> heaviest = new HashMap<>();
                 session.sets().stream()
                         .filter(done -> !done.task().warmUp() && done.set().made())
@@ -77,8 +83,10 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
         return last;
     }
 
-    /** The sessions by the day of the plan they answer. */
+    /** The sessions by the day of the plan they answer; those that answer none are not among them. */
     public Map<PlannedDay, SessionLog> byPlannedDay() {
-        return log.stream().collect(Collectors.toMap(SessionLog::planned, Function.identity()));
+        return log.stream()
+                .filter(session -> session.planned().isPresent())
+                .collect(Collectors.toMap(session -> session.planned().get(), Function.identity()));
     }
 }

@@ -18,8 +18,8 @@ class TrainingSession {
     private long clubId;
     private long lifterId;
     private LocalDate heldOn;
-    private long planDay;
-    private int planWeek;
+    private Long planDay;
+    private Integer planWeek;
     private Instant startedAt;
     private Instant finishedAt;
     private String pain;
@@ -45,8 +45,17 @@ class TrainingSession {
         return finishedAt;
     }
 
+    /** Ends it; pain that was noted before stays noted. */
     void finish(Instant at, String painNoted) {
         finishedAt = at;
-        pain = painNoted;
+        pain = painNoted == null ? pain : painNoted;
+    }
+
+    void reopen() {
+        finishedAt = null;
+    }
+
+    LocalDate heldOn() {
+        return heldOn;
     }
 }

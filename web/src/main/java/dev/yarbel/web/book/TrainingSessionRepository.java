@@ -37,6 +37,22 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
             on conflict (lifter_id, plan_day, plan_week) do nothing""")
     int begin(long clubId, long lifterId, LocalDate heldOn, long planDay, int planWeek, Instant now, String planned);
 
+    /** Begins a session that nobody planned, unless one of that day is open, whoever comes first. */
+    @Modifying
+    @NativeQuery("""
+            insert into training_session (club_id, lifter_id, held_on, started_at)
+            values (:clubId, :lifterId, :heldOn, :now)
+            on conflict do nothing""")
+    int beginUnplanned(long clubId, long lifterId, LocalDate heldOn, Instant now);
+
+    /** The open session of a day that nobody planned, held until the end of the transaction. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("""
+            select s from TrainingSession s
+            where s.clubId = :clubId and s.lifterId = :lifterId and s.heldOn = :heldOn and s.planDay is null
+              and s.finishedAt is null""")
+    Optional<TrainingSession> lockUnplanned(long clubId, long lifterId, LocalDate heldOn);
+
     /** A session, held until the end of the transaction, so that its sets are logged one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("""

@@ -187,7 +187,7 @@ class FloorChangesController {
             @RequestHeader("HX-Request") Optional<String> fragment,
             Model model) {
         FloorDay floor = days.get(person, id, day, week);
-        sessions.takeBack(floor.plan().lifter(), floor.key(), change);
+        sessions.takeBack(person, floor.plan().lifter(), floor.key(), change);
         return again(person, id, day, week, fragment.isPresent(), model);
     }
 

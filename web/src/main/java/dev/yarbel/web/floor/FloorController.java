@@ -29,6 +29,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -214,31 +215,55 @@ class FloorController {
             HttpServletResponse response,
             Model model) {
         FloorDay floor = days.get(person, id, day, week);
-        return forms.send(
+        return forms.sendTo(
                 "finish",
                 typed,
-                values -> finish(person, floor, values),
-                back(id, day, week),
+                values -> {
+                    finish(floor, values);
+                    return fragment.isPresent()
+                            ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                            : back(id, day, week);
+                },
                 state -> page.show(model, floor, Sight.NEXT, state, fragment.isPresent()),
                 response);
     }
 
-    private void finish(Person person, FloorDay floor, Typed typed) {
+    private void finish(FloorDay floor, Typed typed) {
         Optional<Integer> effort = typed.readIfAny("rating", text -> Reading.number(text, 0, 10));
         Optional<Integer> minutes = typed.readIfAny("minutes", text -> Reading.number(text, 1, 600));
         Optional<SessionRatings.CountSaid> count =
                 typed.readIfAny("count", text -> Reading.choice(SessionRatings.CountSaid.class, text));
-        String pain = typed.text("pain");
-        sessions.finish(
-                floor.plan().lifter(),
-                floor.key(),
-                new Sessions.Finish(
-                        pain.isEmpty()
-                                ? Optional.empty()
-                                : Optional.of(pain.length() > LONGEST_NOTE ? pain.substring(0, LONGEST_NOTE) : pain),
-                        effort,
-                        minutes,
-                        count));
+        int left = floor.setsLeft();
+        boolean meant = count.isPresent()
+                || typed.readIfAny("left", text -> Reading.number(text, 0, 9999))
+                        .filter(said -> said >= left)
+                        .isPresent();
+        if (left > 0 && !floor.finished() && !meant) {
+            throw new UnreadableException("ask.sets-left", left).in("left");
+        }
+        Optional<String> pain = typed.readIfAny("pain", text -> Reading.words(text, LONGEST_NOTE));
+        sessions.finish(floor.plan().lifter(), floor.key(), new Sessions.Finish(pain, effort, minutes, count));
+    }
+
+    /** Opens a finished session again: there was more to it. */
+    @PostMapping("/reopen")
+    String reopen(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam int day,
+            @RequestParam int week,
+            @RequestHeader("HX-Request") Optional<String> fragment,
+            Model model) {
+        FloorDay floor = days.get(person, id, day, week);
+        if (floor.finished()) {
+            if (!floor.reopens(person)) {
+                throw new AccessDeniedException("on another day the coach opens it");
+            }
+            sessions.reopen(person, floor.plan().lifter(), floor.key());
+        }
+        return fragment.isPresent()
+                ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                : back(id, day, week);
     }
 
     /** Something hurts: where and how badly; it is an ache until somebody clears it. */
@@ -287,6 +312,7 @@ class FloorController {
             @RequestParam int day,
             @RequestParam int week,
             @RequestParam Map<String, String> typed,
+            @RequestHeader("HX-Request") Optional<String> fragment,
             HttpServletResponse response,
             Model model) {
         FloorDay floor = days.get(person, id, day, week);
@@ -302,7 +328,7 @@ class FloorController {
                                 .toList(),
                         floor.asked()),
                 back(id, day, week),
-                state -> page.show(model, floor, Sight.NEXT, state, false),
+                state -> page.show(model, floor, Sight.NEXT, state, fragment.isPresent()),
                 response);
     }
 

@@ -3,6 +3,7 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.session.Amended;
+import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.FloorRules;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.SessionPlan;
@@ -12,6 +13,7 @@ import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.page.Person;
 import dev.yarbel.web.plan.LifterPlan;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
@@ -177,6 +179,24 @@ record FloorDay(
     /** The number the plan knows this day by, wherever it stands in the plan. */
     public long planDay() {
         return key().day();
+    }
+
+    /** How many work sets of the day nobody has logged. */
+    int setsLeft() {
+        List<TaskKey> done = log.map(SessionLog::sets).orElse(List.of()).stream()
+                .map(DoneSet::task)
+                .toList();
+        return (int) session.tasks().stream()
+                .map(Task::key)
+                .filter(key -> !key.warmUp() && !done.contains(key))
+                .count();
+    }
+
+    /** Whether this person may open the finished session again: a coach any time, the lifter on the day itself. */
+    public boolean reopens(Person person) {
+        return log.filter(SessionLog::finished)
+                .filter(session -> person.isCoach() || session.date().equals(plan.today()))
+                .isPresent();
     }
 
     public boolean finished() {

@@ -99,10 +99,7 @@ class FloorPainter {
                 day.log().isPresent(),
                 !done.isEmpty(),
                 counts,
-                (int) session.tasks().stream()
-                        .filter(t -> !t.key().warmUp()
-                                && done.stream().noneMatch(d -> d.task().equals(t.key())))
-                        .count(),
+                day.setsLeft(),
                 minutes(day),
                 day.finished() ? null : resting(day),
                 racks.racks(day));

@@ -202,6 +202,7 @@ record FloorView(
      * @param next its first set still to do, where it can be taken early; else null
      * @param changeable whether it can be changed here
      * @param change what it can be changed to, where somebody is about to; else null
+     * @param kept the same for a phone that may lose the line before somebody is about to; else null
      * @param changes what was changed of it on the floor
      */
     record SlotLine(
@@ -223,6 +224,7 @@ record FloorView(
             String next,
             boolean changeable,
             Choice change,
+            Choice kept,
             List<ChangeLine> changes,
             List<DoneLine> done) {}
 
@@ -233,7 +235,7 @@ record FloorView(
     record Swap(Lift lift, String load, boolean spares) {}
 
     /** A change made on the floor, which can be taken back. */
-    record ChangeLine(String token, String text, String reason, String by) {}
+    record ChangeLine(String token, String text, String reason, String by, long byId) {}
 
     /**
      * A set that was lifted.

@@ -80,12 +80,20 @@ class SlotLines {
                         .map(task -> task.key().toString())
                         .orElse(null),
                 first && !day.finished(),
-                sight.changing()
-                        .filter(letter -> first && !day.finished() && letter.equals(asked.letter()))
-                        .map(letter -> new FloorView.Choice(nextSet(allDone, letter), swaps(day, asked, unit)))
-                        .orElse(null),
+                first
+                                && !day.finished()
+                                && sight.changing()
+                                        .filter(asked.letter()::equals)
+                                        .isPresent()
+                        ? choice(day, asked, allDone, unit)
+                        : null,
+                first && !day.finished() && sight.whole() ? choice(day, asked, allDone, unit) : null,
                 first ? changes(day, asked.letter()) : List.of(),
                 done.stream().map(d -> doneLine(d, unit, blind)).toList());
+    }
+
+    private FloorView.Choice choice(FloorDay day, Prescription asked, List<DoneSet> done, MassUnit unit) {
+        return new FloorView.Choice(nextSet(done, asked.letter()), swaps(day, asked, unit));
     }
 
     private static int nextSet(List<DoneSet> done, String letter) {
@@ -237,7 +245,8 @@ class SlotLines {
                         change.token().toString(),
                         said(change.amendment()),
                         change.reason().orElse(null),
-                        change.byName()))
+                        change.byName(),
+                        change.by()))
                 .toList();
     }
 

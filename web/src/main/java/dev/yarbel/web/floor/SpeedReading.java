@@ -24,15 +24,6 @@ class SpeedReading {
 
     protected SpeedReading() {}
 
-    SpeedReading(SpeedSensor sensor, long number, BarSpeed speed, Instant measuredAt, Instant receivedAt) {
-        this.clubId = sensor.clubId();
-        this.sensorId = sensor.id();
-        this.number = number;
-        this.speed = speed.millimetres();
-        this.measuredAt = measuredAt;
-        this.receivedAt = receivedAt;
-    }
-
     BarSpeed speed() {
         return new BarSpeed(speed);
     }

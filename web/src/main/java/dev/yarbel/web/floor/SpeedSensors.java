@@ -82,7 +82,7 @@ class SpeedSensors {
     /** Pairs a sensor; gives its key, once. Empty when the code is unknown, was used or is too old. */
     Optional<String> pair(String code) {
         Instant now = clock.instant();
-        return sensors.findByCodeHash(hash(code.strip().toUpperCase(Locale.ROOT)))
+        return sensors.lockByCodeHash(hash(code.strip().toUpperCase(Locale.ROOT)))
                 .filter(sensor ->
                         !sensor.isPaired() && now.isBefore(sensor.madeAt().plus(CODE_LASTS)))
                 .map(sensor -> {
@@ -132,10 +132,10 @@ class SpeedSensors {
         if (ago.compareTo(LATE) > 0 || afterItsSet) {
             return Optional.of(Refusal.LATE);
         }
-        if (readings.existsByClubIdAndSensorIdAndNumber(sensor.clubId(), sensor.id(), number)) {
+        int taken = readings.add(sensor.clubId(), sensor.id(), number, measured.millimetres(), at, now);
+        if (taken == 0) {
             return Optional.of(Refusal.DOUBLE);
         }
-        readings.save(new SpeedReading(sensor, number, measured, at, now));
         moved.tell(sensor.clubId(), sensor.lifterId());
         return Optional.empty();
     }

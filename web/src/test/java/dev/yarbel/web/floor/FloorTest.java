@@ -30,6 +30,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -45,6 +46,9 @@ class FloorTest {
 
     @Autowired
     private Ledger ledger;
+
+    @Autowired
+    private JdbcClient jdbc;
 
     private TestClub club;
 
@@ -278,12 +282,105 @@ class FloorTest {
                 .andExpect(content().string(allOf(containsString("left knee"), containsString("Stop"))));
     }
 
+    @Test
+    void finishingWithSetsMissingAsksOnceAndKeepsWhatWasTyped() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(ending("pain", "left knee"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("work sets are not logged. Finish all the same?"),
+                                containsString("value=\"left knee\""),
+                                containsString("Finish all the same</button>"))));
+        assertThat(isFinished()).isFalse();
+        mvc.perform(ending("left", "1")).andExpect(status().isUnprocessableContent());
+        mvc.perform(ending("left", "5")).andExpect(status().isFound());
+        assertThat(isFinished()).isTrue();
+    }
+
+    @Test
+    void aLongNoteOfPainIsRefusedAndNotCut() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(ending("pain", "x".repeat(501)).param("left", "99"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("1 to 500 characters.")));
+        assertThat(isFinished()).isFalse();
+    }
+
+    @Test
+    void aFinishedSessionIsOpenedAgainTheSameDayAndWhatWasSaidStays() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(ending("pain", "left knee").param("left", "99")).andExpect(status().isFound());
+        mvc.perform(reopening().with(club.asLifter())).andExpect(status().isFound());
+        assertThat(isFinished()).isFalse();
+        log("B.1", "150", "5", "8");
+        mvc.perform(ending("left", "99")).andExpect(status().isFound());
+        assertThat(jdbc.sql("select pain from training_session where lifter_id = ?")
+                        .param(club.lifter.id())
+                        .query(String.class)
+                        .single())
+                .isEqualTo("left knee");
+        jdbc.sql("update training_session set held_on = held_on - 1 where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        mvc.perform(reopening().with(club.asLifter())).andExpect(status().isForbidden());
+        mvc.perform(reopening().with(club.asCoach())).andExpect(status().isFound());
+        assertThat(isFinished()).isFalse();
+    }
+
+    @Test
+    void aTokenOfAnotherSessionIsRefusedForGoodAndOneThatMovedWithinItIsKnown() throws Exception {
+        String token = java.util.UUID.randomUUID().toString();
+        mvc.perform(warmUp("1", "A.w1", token)).andExpect(status().isFound());
+        mvc.perform(warmUp("2", "A.w1", token)).andExpect(status().isConflict());
+        mvc.perform(warmUp("1", "A.w2", token)).andExpect(status().isFound());
+        assertThat(jdbc.sql("select count(*) from logged_set where token = ?::uuid")
+                        .param(token)
+                        .query(Integer.class)
+                        .single())
+                .isOne();
+    }
+
+    private MockHttpServletRequestBuilder warmUp(String week, String task, String token) {
+        return post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", week)
+                .param("task", task)
+                .param("token", token)
+                .param("load", "20")
+                .param("reps", "5")
+                .param("effort", "easy");
+    }
+
+    private MockHttpServletRequestBuilder ending(String field, String value) {
+        return post(club.url("/floor/finish"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param(field, value);
+    }
+
+    private MockHttpServletRequestBuilder reopening() {
+        return post(club.url("/floor/reopen")).with(csrf()).param("day", "0").param("week", "1");
+    }
+
+    private boolean isFinished() {
+        return jdbc.sql("select finished_at is not null from training_session where lifter_id = ?")
+                .param(club.lifter.id())
+                .query(Boolean.class)
+                .single();
+    }
+
     private void finish(String pain) throws Exception {
         mvc.perform(post(club.url("/floor/finish"))
                         .with(club.asLifter())
                         .with(csrf())
                         .param("day", "0")
                         .param("week", "1")
+                        .param("left", "99")
                         .param("pain", pain))
                 .andExpect(status().is3xxRedirection());
     }

@@ -207,7 +207,7 @@ class LiveTest {
         log("A.1", "187.5", "1", "8");
         mvc.perform(form("/review/note", "note", "well paced").with(club.asCoach()))
                 .andExpect(status().isFound());
-        mvc.perform(form("/finish", "pain", "").with(club.asLifter())).andExpect(status().isFound());
+        mvc.perform(form("/finish", "left", "99").with(club.asLifter())).andExpect(status().isFound());
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
                 .andExpect(content().string(containsString("Coach: well paced")));
     }

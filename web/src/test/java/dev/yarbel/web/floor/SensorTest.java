@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import dev.yarbel.core.record.SetDetails;
@@ -13,6 +14,13 @@ import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.SessionLog;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -22,6 +30,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
@@ -173,9 +182,42 @@ class SensorTest {
                 .with(csrf())
                 .param("day", "0")
                 .param("week", "1")
+                .param("left", "99")
                 .param("pain", ""));
         read(key, 3, "0.4", 0).andExpect(content().string(containsString("finished")));
         assertThat(last().speed().orElseThrow()).hasToString("0.5");
+    }
+
+    @Test
+    void ofTenThatPairAtOnceOneDoesAndOfTenEqualReadingsOneIsTaken() throws Exception {
+        String code = code();
+        ExecutorService crowd = Executors.newFixedThreadPool(10);
+        List<String> keys = new ArrayList<>();
+        Callable<MockHttpServletResponse> pairing = () -> pair(code).andReturn().getResponse();
+        for (Future<MockHttpServletResponse> answer : crowd.invokeAll(Collections.nCopies(10, pairing))) {
+            if (answer.get().getStatus() == 200) {
+                keys.add(found(KEY, answer.get().getContentAsString()));
+            } else {
+                assertThat(answer.get().getStatus()).isEqualTo(404);
+            }
+        }
+        assertThat(keys).hasSize(1);
+        Callable<Integer> reading =
+                () -> read(keys.get(0), 7, "0.5", 0).andReturn().getResponse().getStatus();
+        List<Integer> answers = new ArrayList<>();
+        for (Future<Integer> answer : crowd.invokeAll(Collections.nCopies(10, reading))) {
+            answers.add(answer.get());
+        }
+        crowd.shutdown();
+        assertThat(answers).containsOnlyOnce(204).containsOnly(204, 422);
+    }
+
+    @Test
+    void whatASensorIsToldBearsTheHeadersOfEveryPage() throws Exception {
+        pair("none")
+                .andExpect(header().string("Content-Security-Policy", containsString("default-src 'none'")))
+                .andExpect(header().string("X-Content-Type-Options", "nosniff"))
+                .andExpect(header().doesNotExist("Set-Cookie"));
     }
 
     @Test

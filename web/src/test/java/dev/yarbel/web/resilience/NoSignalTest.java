@@ -75,7 +75,7 @@ class NoSignalTest {
 
     private void openFloor(Line line) {
         phone = new Browser("http://127.0.0.1:" + line.localPort());
-        phone.phone().signIn("wren", "slack-water");
+        phone.phone().signIn("wren", "slack-water-low");
         phone.waitForText(".now h2", "warm-up 1 of");
         await().atMost(Duration.ofSeconds(30)).until(this::isKept);
     }
@@ -141,6 +141,49 @@ class NoSignalTest {
     }
 
     @Test
+    void changesOfTheDayAndItsEndWaitForTheLineBehindTheSets() throws Exception {
+        try (Copy copy = Copy.start(folder, database.url());
+                Line line = new Line("127.0.0.1", copy.port())) {
+            openFloor(line);
+            phone.click(DONE);
+            waitForSets(1);
+
+            line.cut();
+            phone.waitForText(".now h2", "warm-up 2 of");
+            phone.click("#change-C");
+            phone.click(".change[data-letter=C] button[value=skip]");
+            phone.waitForText(WAITING, "change of C");
+            phone.click(DONE);
+            phone.waitForText(".now h2", "warm-up 3 of");
+            phone.click("form.ending button[type=submit]");
+            phone.waitForText("form.ending .bad", "not logged. Finish all the same?");
+            phone.click("form.ending button[type=submit]");
+            phone.waitForText(WAITING, "the end of the session");
+            assertThat(phone.find("#floor").getAttribute("class")).contains("finishing");
+            assertThat(logged("true")).isOne();
+            assertThat(database.count("select count(*) from amendment")).isZero();
+
+            // the page opens without a line, and knows that the session has ended here
+            phone.newTab().phone().open("/lifters/1/floor");
+            phone.waitForText(WAITING, "the end of the session");
+            line.mend();
+            await().atMost(Duration.ofSeconds(30))
+                    .until(() -> database.count("select count(*) from training_session where lifter_id = 1"
+                                    + " and plan_week = 2 and finished_at is not null")
+                            == 1);
+            assertThat(logged("true")).isEqualTo(2);
+            assertThat(database.count("select count(*) from amendment")).isOne();
+            phone.waitForText(".finished h2", "Finished");
+            phone.click(".finished button");
+            await().atMost(Duration.ofSeconds(30))
+                    .until(() -> database.count("select count(*) from training_session where lifter_id = 1"
+                                    + " and plan_week = 2 and finished_at is null")
+                            == 1);
+            phone.waitForText(".now h2", "warm-up 3 of");
+        }
+    }
+
+    @Test
     void aConflictIsShownAndTheLifterDecides() throws Exception {
         try (Copy copy = Copy.start(folder, database.url());
                 Line line = new Line("127.0.0.1", copy.port())) {
@@ -153,7 +196,7 @@ class NoSignalTest {
             phone.waitForText(WAITING, "1 set is still here");
             // meanwhile the same set is logged elsewhere
             new Copy.Visitor()
-                    .signIn(copy, "wren", "slack-water")
+                    .signIn(copy, "wren", "slack-water-low")
                     .post(
                             copy,
                             "/lifters/1/floor?day=0&week=2",
@@ -219,7 +262,7 @@ class NoSignalTest {
             assertThat(logged("true")).isZero();
 
             // somebody else signs in on this phone: the sets are not theirs, and the pages are gone
-            phone.signIn("tobin", "slack-water");
+            phone.signIn("tobin", "slack-water-low");
             phone.waitForText(WAITING, "another sign-in");
             await().atMost(Duration.ofSeconds(20))
                     .until(() -> Boolean.TRUE.equals(phone.script(
@@ -228,7 +271,7 @@ class NoSignalTest {
                                     + "'/lifters/1/floor?day=0&week=2'));")));
             assertThat(logged("true")).isZero();
 
-            phone.signIn("wren", "slack-water");
+            phone.signIn("wren", "slack-water-low");
             waitForSets(1);
 
             line.cut();

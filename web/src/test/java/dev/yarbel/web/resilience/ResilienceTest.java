@@ -56,7 +56,7 @@ class ResilienceTest {
                 "10");
     }
 
-    private static final Map<String, String> FINISH = Map.of("day", "0", "week", "2", "pain", "");
+    private static final Map<String, String> FINISH = Map.of("day", "0", "week", "2", "pain", "", "left", "99");
 
     @Test
     void aSetLoggedOutlivesAKillAndASessionFinishedBeforeItGivesItsSlipOnce() throws Exception {
@@ -64,7 +64,7 @@ class ResilienceTest {
         try (Copy first = Copy.start(folder, database.url())) {
             await().until(() ->
                     database.count("select count(*) from event_publication where completion_date is null") == 0);
-            wren.signIn(first, "wren", "slack-water");
+            wren.signIn(first, "wren", "slack-water-low");
             assertThat(wren.post(first, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"))
                             .statusCode())
                     .isEqualTo(200);
@@ -106,7 +106,7 @@ class ResilienceTest {
     @Test
     void ofTwoCopiesOneGoesOnWhereTheOtherWasAndEachEventIsHandledOnce() throws Exception {
         try (Copy one = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water");
+            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
             wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
             long slips = database.count("select count(*) from slip where lifter_id = 1");
             // the first copy's listener is held in the middle of its work while the second starts and hears of it too
@@ -142,7 +142,7 @@ class ResilienceTest {
     void whatIsLoggedOnOneCopyIsHeardOfOnTheOtherAlsoAfterTheDatabaseWentAway() throws Exception {
         try (Copy one = Copy.start(folder, database.url());
                 Copy two = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water");
+            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
             Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
             List<String> heard = new CopyOnWriteArrayList<>();
             bryn.listen(two, "/live/events", heard::add);
@@ -167,7 +167,7 @@ class ResilienceTest {
     void aCopyThatLivesTakesOverWhatOneThatDiedHadBegun() throws Exception {
         try (Copy one = Copy.start(folder, database.url());
                 Copy two = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water");
+            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
             wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
             long slips = database.count("select count(*) from slip where lifter_id = 1");
             database.holdSlips();
