@@ -40,15 +40,119 @@
       }
     });
   }
+  // What was refused in a cell outlives the page: it stands there again, marked, until it is corrected or dropped.
+  function unkeptKey() {
+    return "unkept " + document.body.dataset.account + " " + grid().dataset.block;
+  }
+  function unkept() {
+    try {
+      return JSON.parse(window.localStorage.getItem(unkeptKey())) || {};
+    } catch (unreadable) {
+      return {};
+    }
+  }
+  function remember(cells) {
+    try {
+      if (Object.keys(cells).length > 0) {
+        window.localStorage.setItem(unkeptKey(), JSON.stringify(cells));
+      } else {
+        window.localStorage.removeItem(unkeptKey());
+      }
+    } catch (full) {
+      // what cannot be kept stands in the page as long as the page does
+    }
+  }
+  function isRefused(cell) {
+    var foot = document.getElementById(cell.id.replace("dose-", "foot-"));
+    return Boolean(foot && foot.querySelector(".bad"));
+  }
+  // After an answer: what was refused is remembered, what was kept is not.
+  function noteRefused() {
+    var all = unkept();
+    grid().querySelectorAll("input.dose").forEach(function (cell) {
+      if (isRefused(cell) && !isOpen(cell)) {
+        all[cell.id] = { text: cell.value, day: grid().dataset.day };
+      } else if (!isOpen(cell)) {
+        delete all[cell.id];
+      }
+    });
+    remember(all);
+    showUnkept();
+  }
+  // On a page just opened: the text is put back, and what is wrong with it is asked for once more.
+  function bringBack() {
+    if (!grid()) {
+      return;
+    }
+    var all = unkept();
+    Object.keys(all).forEach(function (id) {
+      var cell = document.getElementById(id);
+      if (cell && cell.defaultValue === all[id].text) {
+        // it was kept after all
+        delete all[id];
+      } else if (cell && cell.value !== all[id].text) {
+        cell.value = all[id].text;
+        cell.dispatchEvent(new Event("input", { bubbles: true }));
+      } else if (!cell && all[id].day === grid().dataset.day) {
+        // its slot is gone
+        delete all[id];
+      }
+    });
+    remember(all);
+    showUnkept();
+  }
+  function showUnkept() {
+    var all = unkept();
+    var ids = Object.keys(all);
+    var note = document.getElementById("unkept");
+    grid().querySelectorAll("td.unkept").forEach(function (td) { td.classList.remove("unkept"); });
+    document.querySelectorAll("nav.days a").forEach(function (tab) {
+      tab.classList.toggle("unkept", ids.some(function (id) { return all[id].day === tab.dataset.day; }));
+    });
+    ids.forEach(function (id) {
+      var cell = document.getElementById(id);
+      if (cell) {
+        cell.closest("td").classList.add("unkept");
+      }
+    });
+    note.hidden = ids.length === 0;
+    if (ids.length > 0) {
+      var drop = document.createElement("button");
+      drop.type = "button";
+      drop.className = "act quietact";
+      drop.dataset.unkept = "drop";
+      drop.textContent = note.dataset.drop;
+      note.replaceChildren((ids.length === 1 ? note.dataset.one : note.dataset.many.replace("#", ids.length)) + " ", drop);
+    }
+  }
+  document.addEventListener("click", function (event) {
+    if (event.target.closest("[data-unkept=drop]")) {
+      remember({});
+      grid().querySelectorAll("td.unkept input.dose").forEach(function (cell) {
+        cell.value = cell.defaultValue;
+        cell.dispatchEvent(new Event("input", { bubbles: true }));
+      });
+      showUnkept();
+    }
+  });
+
   ready();
   rules();
-  document.addEventListener("htmx:afterSwap", function () {
+  document.addEventListener("DOMContentLoaded", function () {
+    // when the page listens to what is typed
+    window.setTimeout(bringBack, 0);
+  });
+  document.addEventListener("htmx:afterSwap", function (event) {
     ready();
     rules();
+    if (event.target.id === "main" || event.detail.target && event.detail.target.id === "main") {
+      bringBack();
+    }
   });
   document.addEventListener("htmx:afterRequest", function (event) {
     if (event.target === grid() && event.detail.successful) {
       sync();
+      noteRefused();
     }
   });
 

@@ -146,6 +146,31 @@
     }
   });
 
+  // An answer to a form whose place was renewed meanwhile goes where that place is now: none is thrown away.
+  document.addEventListener("htmx:beforeSwap", function (event) {
+    var target = event.detail.target;
+    if (target && target.id && !target.isConnected) {
+      event.detail.target = document.getElementById(target.id) || target;
+    }
+  });
+  // What is sent next from the same form is something else, also when it says the same.
+  function renew(once) {
+    once.value = Date.now().toString(36) + Math.random().toString(36).slice(2);
+  }
+  document.addEventListener("htmx:afterRequest", function (event) {
+    var form = event.detail.elt && event.detail.elt.closest("form");
+    var once = form && form.querySelector("input[name=once]");
+    if (once) {
+      renew(once);
+    }
+  });
+  // So it is on a page gone back to, as it was left.
+  window.addEventListener("pageshow", function (event) {
+    if (event.persisted) {
+      document.querySelectorAll("input[name=once]").forEach(renew);
+    }
+  });
+
   // A page that comes back whole after one field was kept leaves what is typed elsewhere as it is, what was opened open,
   // and the person where they were.
   var unkept = null;
@@ -282,29 +307,10 @@
     });
   });
   function unsent(then) {
-    var request = window.indexedDB.open("yarbel-floor");
-    var fresh = false;
-    request.onupgradeneeded = function () {
-      fresh = true;
-      request.transaction.abort();
-    };
-    request.onerror = function () { then(false); };
-    request.onsuccess = function () {
-      var db = request.result;
-      if (fresh || !db.objectStoreNames.contains("sets")) {
-        db.close();
-        then(false);
-        return;
-      }
-      var all = db.transaction("sets").objectStore("sets").getAll();
-      all.onerror = function () { then(false); };
-      all.onsuccess = function () {
-        db.close();
-        then(all.result.some(function (set) {
-          return set.owner === document.body.dataset.account && set.state !== "sent";
-        }));
-      };
-    };
+    import("/js/queue.js").then(function (module) {
+      module.queue.owner = document.body.dataset.account;
+      return module.queue.unsent();
+    }).then(function (sets) { then(sets.length > 0); }, function () { then(false); });
   }
   function forgetPages() {
     if (!window.caches) {

@@ -1,0 +1,138 @@
+import assert from "node:assert/strict";
+import { beforeEach, test } from "node:test";
+import { page, sent, server } from "./phone.js";
+
+const SHIFTS = `data-shifts='${JSON.stringify({ top: "A.1", 110: { text: "88 kg", load: "88", plates: [] } })}'`;
+const card = (task, load, more = "") => `<section class="now" data-task="${task}" data-reps="5" data-lift="squat" data-rest="120"
+  data-warmup="false" data-correcting="false" data-name="${task}" ${more}><h2 id="now-title" tabindex="-1">${task}</h2>
+  <p class="nowload"><span class="load">${load}</span></p>
+  <form class="log" action="/sets"><input type="hidden" name="token" value="t-${task}"><input type="hidden" name="task" value="${task}">
+  <div class="fields"><input name="load" value="${load}"><input name="reps" value="5"></div>
+  <button name="effort" value="8" type="submit"></button><button name="effort" value="missed" type="submit"></button></form></section>`;
+const floor = (now, more = "") => `<div id="floor" data-planned="7" data-week="1" data-day="0" data-base="/floor" data-racks="{}">
+  ${now}<section class="slots"><article data-letter="A"><p class="slotload"></p><a id="change-A" data-changes="A" href="#">change</a></article></section>
+  <section class="finish"><form class="ending" data-queued="the end" data-ends="true" action="/finish"><input type="hidden" name="once" value="o1">
+  <input name="pain" value=""><button type="submit">Finish</button></form></section>${more}
+  <template id="floor-changes"><div class="change" data-letter="A"><form data-queued="change of A" action="/slots/A">
+  <input type="hidden" name="once" value="o2"><input name="sets" value=""><button name="what" value="skip" type="submit"></button></form></div></template>
+  <template id="floor-cards">${card("A.1", "100 kg")}${card("A.2", "80 kg", SHIFTS)}</template></div>`;
+
+document.body.innerHTML = `<main id="main"><p id="waiting" hidden data-one="1 here" data-many="# here" data-forms="here: #."
+  data-away="away" data-bad-load="what load?" data-bad-reps="how many?" data-no-reps="none?" data-missed-reps="missed?"
+  data-left-one="1 left" data-left-many="# left" data-all-the-same="all the same"></p><ul id="held" hidden></ul>${floor(card("A.1", "100 kg"))}</main>`;
+document.body.dataset.account = "1";
+document.body.dataset.served = "0";
+page.window.scrollTo = () => {};
+page.window.HTMLElement.prototype.scrollIntoView = () => {};
+const { queue } = await import("../js/queue.js");
+await import("../js/floor.js");
+
+const settled = async () => {
+  for (let i = 0; i < 40; i++) {
+    await new Promise((resolve) => setTimeout(resolve, 2));
+  }
+};
+const submit = (form, button) => {
+  const event = new page.window.Event("submit", { bubbles: true, cancelable: true });
+  event.submitter = form.querySelector(button);
+  form.dispatchEvent(event);
+  return event;
+};
+const find = (css) => document.querySelector(css);
+const now = () => find("#floor > .now");
+
+beforeEach(async () => {
+  for (const item of await queue.unsent()) {
+    await queue.drop(item);
+  }
+  const { openDB } = await import("../vendor/idb/index.js");
+  await (await openDB("yarbel-floor", 1)).clear("sets");
+  Object.assign(server, { asked: [], cut: true, gate: null, answers: () => ({ status: 200, text: "" }) });
+  find("#floor").outerHTML = floor(card("A.1", "100 kg"));
+  queue.trouble = null;
+});
+
+test("a set without a line is kept, and the next one is in hand", async () => {
+  submit(now().querySelector("form.log"), "[value='8']");
+  await settled();
+  assert.equal((await queue.unsent()).length, 1);
+  assert.equal(now().dataset.task, "A.2");
+  assert.equal(find("li.unsent").textContent, "100 kg × 5");
+});
+
+test("what cannot be right is said beside the field, and nothing is sent", async () => {
+  const form = now().querySelector("form.log");
+  for (const [field, value, button, says] of [["load", "ten", "[value='8']", "what load?"], ["reps", "x", "[value='8']", "how many?"],
+    ["reps", "0", "[value='8']", "none?"], ["reps", "5", "[value=missed]", "missed?"]]) {
+    form.querySelector("[name=load]").value = "100";
+    form.querySelector("[name=reps]").value = "5";
+    form.querySelector("[name=" + field + "]").value = value;
+    submit(form, button);
+    assert.equal(form.querySelector("p.bad").textContent, says);
+    assert.equal(form.querySelector("[name=" + field + "]").value, value, "what was typed stays");
+  }
+  await settled();
+  assert.equal((await queue.unsent()).length, 0);
+});
+
+test("finishing with sets missing asks once, then waits for the line behind what was logged", async () => {
+  const form = find("form.ending");
+  form.querySelector("[name=pain]").value = "left knee";
+  assert.equal(submit(form, "button").defaultPrevented, true);
+  assert.equal(form.querySelector("p.bad").textContent, "2 left");
+  assert.equal((await queue.unsent()).length, 0);
+  submit(now().querySelector("form.log"), "[value='8']");
+  submit(form, "button");
+  await settled();
+  assert.deepEqual((await queue.unsent()).map((item) => item.kind || "set"), ["set", "form"]);
+  assert.equal(find("#floor").classList.contains("finishing"), true);
+  server.cut = false;
+  await queue.send();
+  assert.deepEqual(sent().filter((request) => request.body && request.address !== "/floor").map((request) => request.address).slice(-2),
+    ["/sets", "/finish"]);
+  assert.equal(sent().find((request) => request.address === "/finish").body.pain, "left knee");
+});
+
+test("a double tap is one", async () => {
+  const form = find("form.ending");
+  submit(form, "button");
+  submit(form, "button");
+  submit(form, "button");
+  await settled();
+  assert.equal((await queue.unsent()).length, 1);
+});
+
+test("a slot is changed without a line by the form that was kept for it", async () => {
+  queue.trouble = "away";
+  const click = new page.window.MouseEvent("click", { bubbles: true, cancelable: true });
+  find("#change-A").dispatchEvent(click);
+  assert.equal(click.defaultPrevented, true);
+  submit(find("article .change form"), "[value=skip]");
+  await settled();
+  const [item] = await queue.unsent();
+  assert.equal(item.action, "/slots/A");
+  assert.equal(new URLSearchParams(item.body).get("what"), "skip");
+  assert.equal(find("article .change"), null);
+});
+
+test("a form that the server refuses is shown again with what was typed and why", async () => {
+  server.cut = false;
+  server.answers = () => ({ status: 422, text: floor(card("A.1", "100 kg"), "<p class='bad'>too long</p>") });
+  const form = find("form.ending");
+  submit(form, "button");
+  form.querySelector("[name=pain]").value = "here";
+  submit(form, "button");
+  await settled();
+  assert.equal(find("#floor > .bad").textContent, "too long");
+  assert.equal((await queue.unsent()).length, 0);
+});
+
+test("a top heavier than planned moves what hangs on it", async () => {
+  now().querySelector("[name=load]").value = "110";
+  submit(now().querySelector("form.log"), "[value='8']");
+  await settled();
+  assert.equal(now().dataset.task, "A.2");
+  assert.equal(now().querySelector(".nowload .load").textContent, "88 kg");
+  assert.equal(now().querySelector(".nowload .was").textContent, "80 kg");
+  assert.equal(now().querySelector("[name=load]").value, "88");
+});

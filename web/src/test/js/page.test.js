@@ -1,0 +1,37 @@
+import assert from "node:assert/strict";
+import { test } from "node:test";
+import { page } from "./phone.js";
+
+document.body.innerHTML = `<main id="main"><div id="part"><form id="one"><input type="hidden" name="once" value="n1">
+  <button>send</button></form></div><form id="two"><input type="hidden" name="once" value="n2"></form></main>`;
+await import("../js/yarbel.js");
+
+const tell = (name, detail, at = document) => {
+  const event = new page.window.CustomEvent(name, { bubbles: true, detail });
+  at.dispatchEvent(event);
+  return event.detail;
+};
+const once = (form) => document.querySelector(form + " [name=once]").value;
+
+test("an answer whose place was renewed meanwhile goes where that place is now", () => {
+  const before = document.getElementById("part");
+  const fresh = before.cloneNode(true);
+  before.replaceWith(fresh);
+  const detail = tell("htmx:beforeSwap", { target: before, shouldSwap: true, requestConfig: { elt: before } });
+  assert.equal(detail.target, fresh);
+  assert.equal(tell("htmx:beforeSwap", { target: fresh, shouldSwap: true, requestConfig: { elt: fresh } }).target, fresh);
+});
+
+test("a form that was answered and stands still is another one the next time, and no other form is", () => {
+  const form = document.getElementById("one");
+  tell("htmx:afterRequest", { elt: form.querySelector("button") }, form);
+  assert.notEqual(once("#one"), "n1");
+  assert.equal(once("#two"), "n2");
+});
+
+test("on a page gone back to every form is another one", () => {
+  const gone = new page.window.Event("pageshow");
+  gone.persisted = true;
+  page.window.dispatchEvent(gone);
+  assert.notEqual(once("#two"), "n2");
+});
