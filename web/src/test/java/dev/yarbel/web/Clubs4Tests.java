@@ -253,7 +253,8 @@ public class Clubs4Tests {
                                     TaskKey.work(letter, 1),
                                     new LiftedSet(Lift.SQUAT, Mass.ofKg(180), 2, Effort.parse("9"))))
                             .toList();
-                    sessions.addHistory(lifter, plan.planned(day, week), date, TestSettings.NOW, sets, last);
+                    sessions.addHistory(
+                            lifter, Optional.of(plan.planned(day, week)), date, TestSettings.NOW, sets, last);
                 }
             }
         }

@@ -23,7 +23,7 @@ class PhoneSpeed {
     @Test
     void ofTheFloor() {
         try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
-            browser.phone().signIn("wren", "slack-water");
+            browser.phone().signIn("wren", "slack-water-low");
             for (int i = 0; i < VISITS; i++) {
                 // the server's own code warms up
                 browser.open(FLOOR);

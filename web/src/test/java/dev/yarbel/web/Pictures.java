@@ -16,7 +16,7 @@ class Pictures {
     @Test
     void ofEveryMainView() {
         try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
-            browser.phone().signIn("wren", "slack-water");
+            browser.phone().signIn("wren", "slack-water-low");
             browser.waitForText(".now h2", "warm-up 1 of");
             browser.picture(FOLDER.resolve("ramp.png"));
             int warmUps = browser.all(".stair .step").size() - 1;
@@ -71,7 +71,7 @@ class Pictures {
         browser.waitFor(d -> browser.find(".side[data-lifter='4'] input[name=dose]")
                 .getAttribute("value")
                 .isEmpty());
-        browser.phone().signIn("desmond", "slack-water");
+        browser.phone().signIn("desmond", "slack-water-low");
         browser.click(".stair .step.top");
         browser.waitForText(".now h2", "set 1 of 3");
         browser.click(".now [data-clock=start]");

@@ -32,7 +32,7 @@ class RoomsTest {
             "ClubRepository.count",
             "ClubRepository.findById",
             "InviteRepository.findByToken",
-            "SpeedSensorRepository.findByCodeHash",
+            "SpeedSensorRepository.lockByCodeHash",
             "SpeedSensorRepository.findByKeyHash");
 
     @Test

@@ -16,6 +16,7 @@ import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.Sessions;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -97,7 +98,7 @@ abstract class DeskTesting {
     void lifted(int week) {
         sessions.addHistory(
                 club.lifter,
-                club.plan().planned(0, week),
+                Optional.of(club.plan().planned(0, week)),
                 TestSettings.TODAY,
                 TestSettings.NOW,
                 List.of(new DoneSet(

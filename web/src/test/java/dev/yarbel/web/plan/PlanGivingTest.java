@@ -19,8 +19,10 @@ import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.roster.LifterCard;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -192,7 +194,7 @@ class PlanGivingTest extends DeskTesting {
         given(open);
         sessions.addHistory(
                 begun,
-                theirs.planned(0, 1),
+                Optional.of(theirs.planned(0, 1)),
                 TestSettings.TODAY,
                 TestSettings.NOW,
                 List.of(new DoneSet(
@@ -260,6 +262,25 @@ class PlanGivingTest extends DeskTesting {
     }
 
     // ---- new blocks and templates
+
+    @Test
+    void aTemplateStruckAndBroughtBackStandsInTheClubsLedger() throws Exception {
+        String id = template("BLOCK", "Fives");
+        for (String what : List.of("remove", "restore")) {
+            mvc.perform(post("/plan/templates/" + id + "/" + what)
+                            .with(club.asCoach())
+                            .with(csrf()))
+                    .andExpect(status().is3xxRedirection());
+            assertThat(ledger.latestOfClub(club.lifter.clubId(), 1))
+                    .singleElement()
+                    .satisfies(change -> {
+                        assertThat(change.kind()).isEqualTo(ChangeKind.TEMPLATE);
+                        assertThat(what.equals("remove") ? change.before() : change.after())
+                                .isEqualTo("Fives");
+                    });
+        }
+        mvc.perform(get("/kit/ledger").with(club.asCoach())).andExpect(content().string(containsString("Template")));
+    }
 
     private ResultActions draw(String... more) throws Exception {
         String[] fields = {

@@ -193,7 +193,7 @@ class SheetTest {
     void aDayThatWasLiftedIsHistory() throws Exception {
         sessions.addHistory(
                 club.lifter,
-                club.plan().planned(0, 0),
+                Optional.of(club.plan().planned(0, 0)),
                 TestSettings.TODAY.minusWeeks(1),
                 TestSettings.NOW,
                 List.of(),
