@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
+import org.eclipse.jetty.http.HttpException;
 import org.eclipse.jetty.http.HttpHeader;
 import org.eclipse.jetty.http.HttpStatus;
 import org.eclipse.jetty.http.MimeTypes;
@@ -94,7 +95,7 @@ class WebServer {
         return request.getMethod().equals("POST")
                 && (path.equals("/sign-in")
                         || path.equals("/first-run")
-                        || path.equals("/me/password")
+                        || path.startsWith("/me/")
                         || path.startsWith("/join/"));
     }
 
@@ -189,8 +190,7 @@ class WebServer {
                 read += chunk.remaining();
                 if (read > most) {
                     chunk.release();
-                    return Content.Chunk.from(new org.eclipse.jetty.http.HttpException.RuntimeException(
-                            HttpStatus.PAYLOAD_TOO_LARGE_413));
+                    return Content.Chunk.from(new HttpException.RuntimeException(HttpStatus.PAYLOAD_TOO_LARGE_413));
                 }
             }
             return chunk;

@@ -187,6 +187,7 @@ class AccessTest {
             entry("GET /lifters/{id}/floor/free", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/free/sets", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/free/finish", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/free/{session}/reopen", May.LIFTER_AND_COACH),
             entry("GET /calls", May.ANY_COACH),
             entry("GET /calls/answered", May.ANY_COACH),
             entry("POST /calls/{id}/take-back", May.THEIR_COACH),
@@ -238,7 +239,7 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/finish", Map.of("left", "99")),
             entry(
                     "POST /lifters/{id}/floor/free/sets",
-                    Map.of("lift", "squat", "load", "100", "reps", "5", "effort", "8")),
+                    Map.of("task", "", "lift", "squat", "load", "100", "reps", "5", "effort", "8")),
             entry("POST /lifters/{id}/floor/sets", Map.of("load", "150", "reps", "5", "effort", "8", "task", "C.1")),
             entry("POST /lifters/{id}/floor/side", Map.of("load", "150")),
             entry("POST /lifters/{id}/plan/change", Map.of("kind", "WEEK_INSERT", "week", "2")),
@@ -306,6 +307,10 @@ class AccessTest {
         variables.put("lift", "front-squat");
         variables.put("day", 0);
         variables.put("part", "ratio");
+        as(Who.LIFTER, "/floor/free/sets", Map.of("lift", "barbell-row", "load", "30", "reps", "10", "effort", "easy"));
+        as(Who.LIFTER, "/floor/free/finish", Map.of());
+        variables.put(
+                "session", one("select max(id) from training_session where lifter_id = ? and plan_day is null", id));
         variables.put("token", "none");
         variables.put("key", "none");
         variables.put("letter", "A");
@@ -448,6 +453,7 @@ class AccessTest {
         fields.put("on", "2026-03-10");
         fields.put("week", "1");
         fields.put("task", "A.1");
+        fields.put("session", variables.get("session").toString());
         fields.put("shown", "100 kg");
         fields.put("dose." + club.cell(0, 2), "1 @7");
         fields.put("slot", club.cell(0, 0).split("\\.")[0]);

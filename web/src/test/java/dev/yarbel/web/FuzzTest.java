@@ -72,6 +72,7 @@ class FuzzTest {
             "POST /lifters/{id}/book/lifts/{lift}/start/end",
             "POST /lifters/{id}/floor/before",
             "POST /lifters/{id}/floor/reopen",
+            "POST /lifters/{id}/floor/free/{session}/reopen",
             "POST /lifters/{id}/floor/retask",
             "POST /lifters/{id}/floor/side",
             "POST /lifters/{id}/gyms/{gym}/bar",
@@ -140,6 +141,7 @@ class FuzzTest {
 
     private List<Form> forms() throws Exception {
         long slip = one("select max(id) from slip where club_id = ?");
+        long free = one("select max(id) from training_session where club_id = ? and plan_day is null");
         Map<String, RequestPostProcessor> pages = new LinkedHashMap<>();
         List<Form> forms = new ArrayList<>();
         RequestPostProcessor coach = club.asCoach();
@@ -166,6 +168,7 @@ class FuzzTest {
                 club.url("/floor?day=0&week=2"),
                 club.url("/floor/review?day=0&week=1"),
                 club.url("/floor/free"),
+                club.url("/floor/free?task=A.1&session=" + free),
                 "/live?lifter=" + club.lifter.id(),
                 "/calls/" + slip,
                 "/calls/answered",

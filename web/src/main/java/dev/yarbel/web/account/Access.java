@@ -2,14 +2,11 @@ package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.Moved;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Secrets;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,7 +84,7 @@ public class Access {
     List<Place> places(String username, String hereId) {
         return sessions.findByPrincipalName(username).values().stream()
                 .map(session -> new Place(
-                        hash(session.getId()),
+                        Secrets.hash(session.getId()),
                         session.getAttributeOrDefault(BROWSER, ""),
                         session.getCreationTime(),
                         session.getLastAccessedTime(),
@@ -99,7 +96,7 @@ public class Access {
     /** Ends one of somebody's sessions; the one they look from ends by signing out. */
     void end(Person person, String username, String key, String hereId) {
         sessions.findByPrincipalName(username).keySet().stream()
-                .filter(id -> !id.equals(hereId) && hash(id).equals(key))
+                .filter(id -> !id.equals(hereId) && Secrets.hash(id).equals(key))
                 .forEach(sessions::deleteById);
         moved.tellAccess(person.clubId());
     }
@@ -162,14 +159,5 @@ public class Access {
                 .findFirst()
                 .map(Map.Entry::getValue)
                 .orElse("");
-    }
-
-    static String hash(String secret) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(secret.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyPlatformHasIt) {
-            throw new IllegalStateException(everyPlatformHasIt);
-        }
     }
 }

@@ -1,8 +1,7 @@
 package dev.yarbel.web.account;
 
-import java.security.SecureRandom;
+import dev.yarbel.web.page.Secrets;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,14 +17,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class FirstRun {
 
     private static final Logger LOG = LoggerFactory.getLogger(FirstRun.class);
-    /** Without letters and figures that look alike. */
-    private static final String SIGNS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
-
     private static final int LENGTH = 12;
 
     private final Accounts accounts;
     private final JdbcClient jdbc;
-    private final SecureRandom random = new SecureRandom();
 
     FirstRun(Accounts accounts, JdbcClient jdbc) {
         this.accounts = accounts;
@@ -45,13 +40,11 @@ public class FirstRun {
         if (accounts.anyClub()) {
             return Optional.empty();
         }
-        String code = random.ints(LENGTH, 0, SIGNS.length())
-                .mapToObj(i -> String.valueOf(SIGNS.charAt(i)))
-                .collect(Collectors.joining());
+        String code = Secrets.code(LENGTH);
         jdbc.sql("""
                         insert into first_run (code_hash) values (?)
-                        on conflict (only_row) do update set code_hash = excluded.code_hash""").param(Access.hash(code)).update();
-        return Optional.of(code.replaceAll("(.{4})(?!$)", "$1-"));
+                        on conflict (only_row) do update set code_hash = excluded.code_hash""").param(Secrets.hash(code)).update();
+        return Optional.of(Secrets.grouped(code));
     }
 
     /** Sets up the club and its head coach, if the code is the one. */
@@ -62,7 +55,7 @@ public class FirstRun {
         if (codeHash.isEmpty() || accounts.anyClub()) {
             return Outcome.TOO_LATE;
         }
-        if (!Access.hash(form.plainCode()).equals(codeHash.get())) {
+        if (!Secrets.hash(form.plainCode()).equals(codeHash.get())) {
             return Outcome.WRONG_CODE;
         }
         long club = accounts.addClub(form.club().strip(), form.zoneId());

@@ -2,7 +2,7 @@ package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import java.security.SecureRandom;
+import dev.yarbel.web.page.Secrets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,7 +33,6 @@ public class Invites {
     private final Access access;
     private final SecondFactors secondFactors;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     Invites(
             InviteRepository invites,
@@ -96,12 +95,10 @@ public class Invites {
 
     private String make(Person inviter, Account.Role role, String name, Long lifterId, Long accountId) {
         invites.withdraw(inviter.clubId(), lifterId, accountId);
-        byte[] bytes = new byte[BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(Secrets.bytes(BYTES));
         invites.save(new Invite(
                 inviter.clubId(),
-                Access.hash(token),
+                Secrets.hash(token),
                 role,
                 name,
                 lifterId,
@@ -151,7 +148,7 @@ public class Invites {
 
     private Optional<Invite> working(String token) {
         Instant now = clock.instant();
-        return invites.findByToken(Access.hash(token))
+        return invites.findByToken(Secrets.hash(token))
                 .filter(invite -> invite.worksAt(now))
                 .filter(this::isStillMeant);
     }

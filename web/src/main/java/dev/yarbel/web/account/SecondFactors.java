@@ -6,13 +6,14 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Secrets;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.security.InvalidKeyException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
@@ -33,12 +34,10 @@ class SecondFactors {
     private static final int SECRET_BYTES = 20;
     private static final int RECOVERY_CODES = 8;
     private static final int RECOVERY_SIGNS = 12;
-    private static final String SIGNS = "abcdefghjkmnpqrstuvwxyz23456789";
 
     private final AccountRepository accounts;
     private final JdbcClient jdbc;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
     private final TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
 
     SecondFactors(AccountRepository accounts, JdbcClient jdbc, Clock clock) {
@@ -58,9 +57,7 @@ class SecondFactors {
 
     /** A new secret, kept nowhere yet. */
     byte[] secret() {
-        byte[] secret = new byte[SECRET_BYTES];
-        random.nextBytes(secret);
-        return secret;
+        return Secrets.bytes(SECRET_BYTES);
     }
 
     /** How a secret is shown to whoever sets it up. */
@@ -111,24 +108,19 @@ class SecondFactors {
 
     private List<String> newRecoveryCodes(Account account) {
         forgetRecoveryCodes(account);
-        List<String> made =
-                Stream.generate(this::recoveryCode).limit(RECOVERY_CODES).toList();
+        List<String> made = Stream.generate(() -> Secrets.code(RECOVERY_SIGNS))
+                .limit(RECOVERY_CODES)
+                .toList();
         made.forEach(code -> jdbc.sql("insert into recovery_code (club_id, account_id, code_hash) values (?, ?, ?)")
-                .params(account.clubId(), account.id(), Access.hash(code.replace("-", "")))
+                .params(account.clubId(), account.id(), Secrets.hash(code))
                 .update());
-        return made;
+        return made.stream().map(Secrets::grouped).toList();
     }
 
     private void forgetRecoveryCodes(Account account) {
         jdbc.sql("delete from recovery_code where club_id = ? and account_id = ?")
                 .params(account.clubId(), account.id())
                 .update();
-    }
-
-    private String recoveryCode() {
-        StringBuilder code = new StringBuilder();
-        random.ints(RECOVERY_SIGNS, 0, SIGNS.length()).forEach(i -> code.append(SIGNS.charAt(i)));
-        return code.toString().replaceAll("(.{4})(?!$)", "$1-");
     }
 
     /** Does away with it. */
@@ -144,7 +136,7 @@ class SecondFactors {
     /** Whether a code is the one of this moment or the one beside it, or a recovery code; either is used up by it. */
     boolean check(long clubId, long accountId, String typed) {
         Account account = accounts.lock(clubId, accountId).orElseThrow();
-        String code = typed.replaceAll("[\\s-]", "").toLowerCase(java.util.Locale.ROOT);
+        String code = typed.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
         Optional<Long> step = account.otpSecret().flatMap(secret -> step(secret, code, account.otpLastStep()));
         step.ifPresent(account::otpUsed);
         return step.isPresent()
@@ -154,7 +146,7 @@ class SecondFactors {
                                 .param("now", java.sql.Timestamp.from(clock.instant()))
                                 .param("club", clubId)
                                 .param("account", accountId)
-                                .param("hash", Access.hash(code))
+                                .param("hash", Secrets.hash(code))
                                 .update()
                         == 1;
     }

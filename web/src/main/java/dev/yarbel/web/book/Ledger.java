@@ -116,14 +116,12 @@ public class Ledger implements ChangeLog {
                 .id();
     }
 
-    /** What a decision moved, as long as no later one stands on it. */
+    /** What a decision moved; empty when it moved nothing. */
     @Transactional(readOnly = true)
-    public Optional<MovedMax> moved(LifterCard lifter, Lift lift, long entry) {
-        return changes.isDecidedSince(lifter.clubId(), lifter.id(), lift.key(), entry)
-                ? Optional.empty()
-                : changes.findByClubIdAndId(lifter.clubId(), entry)
-                        .flatMap(ChangeEntry::payload)
-                        .map(MovedMax::parse);
+    public Optional<MovedMax> moved(LifterCard lifter, long entry) {
+        return changes.findByClubIdAndId(lifter.clubId(), entry)
+                .flatMap(ChangeEntry::payload)
+                .map(MovedMax::parse);
     }
 
     /** Whether a later decision stands on one. */

@@ -111,22 +111,50 @@ public class Sessions {
      * @throws UnreadableException when the session has more lifts or sets than can be named
      */
     public TaskKey logUnplanned(LifterCard lifter, LocalDate date, UUID token, LiftedSet set) {
+        Optional<TaskKey> sentBefore = taskOf(lifter, token);
+        if (sentBefore.isPresent()) {
+            return sentBefore.get();
+        }
         Instant now = clock.instant();
         sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, now);
         TrainingSession session =
                 sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).orElseThrow();
-        Optional<LoggedSet> kept = sets.findByClubIdAndToken(lifter.clubId(), token);
-        if (kept.isPresent()) {
-            return kept.get().done().task();
+        // whoever came at the same moment has been waited for
+        return taskOf(lifter, token).orElseGet(() -> {
+            TaskKey key = nextUnplanned(
+                    sets.findByClubIdAndSessionIdOrderById(lifter.clubId(), session.id()).stream()
+                            .map(LoggedSet::done)
+                            .toList(),
+                    set.lift());
+            sets.save(new LoggedSet(lifter.clubId(), session.id(), token, new DoneSet(key, set), now, now));
+            moved.tell(lifter.clubId(), lifter.id(), token);
+            return key;
+        });
+    }
+
+    private Optional<TaskKey> taskOf(LifterCard lifter, UUID token) {
+        return sets.findByClubIdAndToken(lifter.clubId(), token)
+                .map(kept -> kept.done().task());
+    }
+
+    /** Corrects a set of a session that nobody planned; one that was finished since is opened first. */
+    public void correctUnplanned(Person person, LifterCard lifter, long id, DoneSet done) {
+        TrainingSession session =
+                sessions.lockUnplanned(lifter.clubId(), lifter.id(), id).orElseThrow(NotFoundException::new);
+        if (session.finishedAt() != null) {
+            throw new UnreadableException("free.finished").in("lift");
         }
-        TaskKey key = nextUnplanned(
-                sets.findByClubIdAndSessionIdOrderById(lifter.clubId(), session.id()).stream()
-                        .map(LoggedSet::done)
-                        .toList(),
-                set.lift());
-        sets.save(new LoggedSet(lifter.clubId(), session.id(), token, new DoneSet(key, set), now, now));
-        moved.tell(lifter.clubId(), lifter.id(), token);
-        return key;
+        correct(person, lifter, session, done);
+    }
+
+    /** Opens a finished session that nobody planned again on its day; not while another is open, which comes first. */
+    public void reopenUnplanned(Person person, LifterCard lifter, LocalDate date, long id) {
+        TrainingSession session = sessions.lockUnplanned(lifter.clubId(), lifter.id(), id)
+                .filter(held -> held.heldOn().equals(date))
+                .orElseThrow(NotFoundException::new);
+        if (sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).isEmpty()) {
+            reopen(person, lifter, session);
+        }
     }
 
     /** Lifts are lettered in the order they come, and their sets numbered. */
@@ -281,7 +309,10 @@ public class Sessions {
 
     /** Corrects a set that was logged; what it said before stays in the ledger. */
     public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
-        TrainingSession session = begun(lifter, day);
+        correct(person, lifter, begun(lifter, day), done);
+    }
+
+    private void correct(Person person, LifterCard lifter, TrainingSession session, DoneSet done) {
         LoggedSet set = sets.findByClubIdAndSessionIdAndTask(
                         lifter.clubId(), session.id(), done.task().toString())
                 .orElseThrow(NotFoundException::new);
@@ -349,7 +380,10 @@ public class Sessions {
 
     /** Opens a finished session again; what was said at its end stays until something else is said. */
     public void reopen(Person person, LifterCard lifter, PlannedDay day) {
-        TrainingSession session = begun(lifter, day);
+        reopen(person, lifter, begun(lifter, day));
+    }
+
+    private void reopen(Person person, LifterCard lifter, TrainingSession session) {
         if (session.finishedAt() != null) {
             session.reopen();
             ledger.write(

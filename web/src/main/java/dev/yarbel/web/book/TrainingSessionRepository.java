@@ -53,6 +53,13 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
               and s.finishedAt is null""")
     Optional<TrainingSession> lockUnplanned(long clubId, long lifterId, LocalDate heldOn);
 
+    /** A session that nobody planned, held until the end of the transaction. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("""
+            select s from TrainingSession s
+            where s.clubId = :clubId and s.lifterId = :lifterId and s.id = :id and s.planDay is null""")
+    Optional<TrainingSession> lockUnplanned(long clubId, long lifterId, long id);
+
     /** A session, held until the end of the transaction, so that its sets are logged one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("""

@@ -7,6 +7,7 @@ import dev.yarbel.web.page.Words;
 import dev.yarbel.web.plan.Plans;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
@@ -14,10 +15,10 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 @Controller
@@ -37,6 +38,21 @@ class CallsController {
     }
 
     /**
+     * An answer as it was sent.
+     *
+     * @param shown the mark of what the coach was shown
+     * @param own their own figure
+     */
+    record Sent(String shown, String own, String reason) {
+
+        Sent {
+            shown = Objects.requireNonNullElse(shown, "");
+            own = Objects.requireNonNullElse(own, "");
+            reason = Objects.requireNonNullElse(reason, "");
+        }
+    }
+
+    /**
      * What a coach typed beside the answers.
      *
      * @param field where the trouble is, if there is any
@@ -45,7 +61,9 @@ class CallsController {
     record Typed(String reason, String own, String field, String error) {
         static final Typed NOTHING = new Typed("", "", "", "");
 
-        static Typed of(String reason, String own) {
+        static Typed of(Sent sent) {
+            String reason = sent.reason();
+            String own = sent.own();
             if (Reading.hasControl(reason) || Reading.hasControl(own)) {
                 return new Typed(
                         Reading.visible(reason),
@@ -115,32 +133,35 @@ class CallsController {
     String take(
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
-            @RequestParam String shown,
-            @RequestParam(defaultValue = "") String own,
-            @RequestParam(defaultValue = "") String reason,
+            @ModelAttribute Sent sent,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = Typed.of(reason, own);
+        Typed typed = Typed.of(sent);
         return answered(
-                coach, id, () -> slips.take(coach, id, shown, typed.why()), typed, "taken", response, flash, model);
+                coach,
+                id,
+                () -> slips.take(coach, id, sent.shown(), typed.why()),
+                typed,
+                "taken",
+                response,
+                flash,
+                model);
     }
 
     @PostMapping("/{id}/change")
     String change(
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
-            @RequestParam String shown,
-            @RequestParam(defaultValue = "") String own,
-            @RequestParam(defaultValue = "") String reason,
+            @ModelAttribute Sent sent,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = Typed.of(reason, own);
+        Typed typed = Typed.of(sent);
         return answered(
                 coach,
                 id,
-                () -> slips.change(coach, id, shown, own, typed.why()),
+                () -> slips.change(coach, id, sent.shown(), sent.own(), typed.why()),
                 typed,
                 "changed",
                 response,
@@ -152,12 +173,11 @@ class CallsController {
     String leave(
             @AuthenticationPrincipal Person coach,
             @PathVariable long id,
-            @RequestParam(defaultValue = "") String own,
-            @RequestParam(defaultValue = "") String reason,
+            @ModelAttribute Sent sent,
             HttpServletResponse response,
             RedirectAttributes flash,
             Model model) {
-        Typed typed = Typed.of(reason, own);
+        Typed typed = Typed.of(sent);
         return answered(coach, id, () -> slips.leave(coach, id, typed.why()), typed, "left", response, flash, model);
     }
 

@@ -216,7 +216,7 @@ class Slips implements OpenCalls {
         if (ledger.isOvertaken(lifter, slip.lift(), entry)) {
             return false;
         }
-        Optional<Ledger.MovedMax> moved = ledger.moved(lifter, slip.lift(), entry);
+        Optional<Ledger.MovedMax> moved = ledger.moved(lifter, entry);
         if (moved.isPresent()) {
             if (book.moveWorkingMax(
                             coach,

@@ -5,15 +5,11 @@ import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.roster.LifterCard;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -28,10 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class SpeedSensors {
 
-    /** Without letters and figures that look alike. */
-    private static final String SIGNS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ";
-
     private static final int CODE_SIGNS = 8;
+    private static final int KEY_SIGNS = 32;
     private static final Duration CODE_LASTS = Duration.ofMinutes(15);
     /** No loaded bar moves slower or faster than this (a starting value of ours; a thrown bench press is near 1.5 m/s). */
     private static final BarSpeed SLOWEST = BarSpeed.parse("0.05");
@@ -41,7 +35,6 @@ class SpeedSensors {
     private static final Duration LATE = Duration.ofMinutes(2);
 
     private static final Duration CLOCKS_DIFFER = Duration.ofSeconds(5);
-    private static final SecureRandom RANDOM = new SecureRandom();
 
     private final SpeedSensorRepository sensors;
     private final SpeedReadingRepository readings;
@@ -74,20 +67,20 @@ class SpeedSensors {
 
     /** Makes a code by which one sensor can be paired with a session, within a quarter of an hour. */
     String invite(LifterCard lifter, PlannedDay day) {
-        String code = signs(CODE_SIGNS);
-        sensors.save(new SpeedSensor(lifter.clubId(), lifter.id(), day, hash(code), clock.instant()));
+        String code = Secrets.code(CODE_SIGNS);
+        sensors.save(new SpeedSensor(lifter.clubId(), lifter.id(), day, Secrets.hash(code), clock.instant()));
         return code;
     }
 
     /** Pairs a sensor; gives its key, once. Empty when the code is unknown, was used or is too old. */
     Optional<String> pair(String code) {
         Instant now = clock.instant();
-        return sensors.lockByCodeHash(hash(code.strip().toUpperCase(Locale.ROOT)))
+        return sensors.lockByCodeHash(Secrets.hash(code.strip().toUpperCase(Locale.ROOT)))
                 .filter(sensor ->
                         !sensor.isPaired() && now.isBefore(sensor.madeAt().plus(CODE_LASTS)))
                 .map(sensor -> {
-                    String key = signs(32);
-                    sensor.pair(hash(key), now);
+                    String key = Secrets.code(KEY_SIGNS);
+                    sensor.pair(Secrets.hash(key), now);
                     moved.tell(sensor.clubId(), sensor.lifterId());
                     return key;
                 });
@@ -96,7 +89,7 @@ class SpeedSensors {
     /** The sensor of a key. */
     @Transactional(readOnly = true)
     Optional<SpeedSensor> sensor(String key) {
-        return sensors.findByKeyHash(hash(key));
+        return sensors.findByKeyHash(Secrets.hash(key));
     }
 
     /**
@@ -121,6 +114,9 @@ class SpeedSensors {
         if (ago.compareTo(CLOCKS_DIFFER.negated()) < 0) {
             return Optional.of(Refusal.FUTURE);
         }
+        if (ago.compareTo(LATE) > 0) {
+            return Optional.of(Refusal.LATE);
+        }
         Instant at = ago.isNegative() ? now : now.minus(ago);
         Optional<Sessions.State> session = sessions.state(sensor.clubId(), sensor.lifterId(), sensor.day());
         if (session.filter(Sessions.State::finished).isPresent()) {
@@ -129,7 +125,7 @@ class SpeedSensors {
         boolean afterItsSet = session.flatMap(Sessions.State::lastSet)
                 .filter(last -> !at.isAfter(last))
                 .isPresent();
-        if (ago.compareTo(LATE) > 0 || afterItsSet) {
+        if (afterItsSet) {
             return Optional.of(Refusal.LATE);
         }
         int taken = readings.add(sensor.clubId(), sensor.id(), number, measured.millimetres(), at, now);
@@ -150,22 +146,5 @@ class SpeedSensors {
         return readings.between(lifter.clubId(), lifter.id(), day.day(), day.week(), after, upTo).stream()
                 .map(SpeedReading::speed)
                 .toList();
-    }
-
-    private static String signs(int many) {
-        StringBuilder text = new StringBuilder();
-        for (int i = 0; i < many; i++) {
-            text.append(SIGNS.charAt(RANDOM.nextInt(SIGNS.length())));
-        }
-        return text.toString();
-    }
-
-    private static String hash(String text) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
     }
 }

@@ -5,6 +5,8 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
@@ -12,6 +14,7 @@ import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.LiftNames;
+import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
@@ -59,11 +62,32 @@ class UnplannedController {
     }
 
     @GetMapping
-    String show(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
-        return page(person, roster.lifter(person, id), FormState.NONE, model);
+    String show(
+            @AuthenticationPrincipal Person person,
+            @PathVariable long id,
+            @RequestParam Map<String, String> asked,
+            Model model) {
+        return page(person, roster.lifter(person, id), LoggedBefore.of(asked), FormState.NONE, model);
     }
 
-    private String page(Person person, LifterCard lifter, FormState state, Model model) {
+    /** A set that was logged and is looked at once more: its session, for another of the day has the same keys. */
+    private record LoggedBefore(long session, TaskKey task) {
+
+        static Optional<LoggedBefore> of(Map<String, String> sent) {
+            if (sent.getOrDefault("task", "").isBlank()) {
+                return Optional.empty();
+            }
+            try {
+                return Optional.of(new LoggedBefore(
+                        Long.parseLong(sent.getOrDefault("session", "")), FloorDays.key(sent.get("task"))));
+            } catch (NumberFormatException notASession) {
+                throw new NotFoundException();
+            }
+        }
+    }
+
+    private String page(
+            Person person, LifterCard lifter, Optional<LoggedBefore> correcting, FormState state, Model model) {
         LocalDate today = today(person);
         Standing standing = book.standing(lifter);
         List<SessionLog> unplanned = standing.log().stream()
@@ -75,11 +99,22 @@ class UnplannedController {
         model.addAttribute("aches", lifter.aches());
         model.addAttribute("names", lifts.all(lifter.clubId()));
         model.addAttribute("token", UUID.randomUUID());
+        Optional<SessionLog> open =
+                unplanned.stream().filter(session -> !session.finished()).findFirst();
+        List<DoneSet> done = open.map(SessionLog::sets).orElse(List.of());
+        Optional<DoneSet> looked = correcting
+                .filter(set ->
+                        open.filter(session -> session.id() == set.session()).isPresent())
+                .flatMap(before -> done.stream()
+                        .filter(set -> set.task().equals(before.task()))
+                        .findFirst());
+        model.addAttribute("open", open.orElse(null));
+        model.addAttribute("correcting", looked.orElse(null));
+        // the next set starts from the one before it
         model.addAttribute(
-                "open",
-                unplanned.stream()
-                        .filter(session -> !session.finished())
-                        .findFirst()
+                "like",
+                looked.or(() -> done.stream().reduce((one, next) -> next))
+                        .map(DoneSet::set)
                         .orElse(null));
         model.addAttribute(
                 "finished", unplanned.stream().filter(SessionLog::finished).toList());
@@ -101,10 +136,30 @@ class UnplannedController {
         return forms.send(
                 "free",
                 typed,
-                values -> sessions.logUnplanned(lifter, today(person), SetForm.token(values), read(lifter, values)),
-                "redirect:/lifters/" + id + "/floor/free",
-                state -> page(person, lifter, state, model),
+                values -> keep(person, lifter, values),
+                back(id),
+                state -> page(person, lifter, LoggedBefore.of(typed), state, model),
                 response);
+    }
+
+    private void keep(Person person, LifterCard lifter, Typed values) {
+        LiftedSet set = read(lifter, values);
+        LoggedBefore.of(values.values())
+                .ifPresentOrElse(
+                        before -> sessions.correctUnplanned(
+                                person, lifter, before.session(), new DoneSet(before.task(), set)),
+                        () -> sessions.logUnplanned(lifter, today(person), SetForm.token(values), set));
+    }
+
+    private static String back(long id) {
+        return "redirect:/lifters/" + id + "/floor/free";
+    }
+
+    /** Opens a finished one again on its day, the only one this page shows. */
+    @PostMapping("/{session}/reopen")
+    String reopen(@AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable long session) {
+        sessions.reopenUnplanned(person, roster.lifter(person, id), today(person), session);
+        return back(id);
     }
 
     private LiftedSet read(LifterCard lifter, Typed typed) {
@@ -148,8 +203,8 @@ class UnplannedController {
                                 values.readIfAny("rating", text -> Reading.number(text, 0, 10)),
                                 values.readIfAny("minutes", text -> Reading.number(text, 1, 600)),
                                 Optional.empty())),
-                "redirect:/lifters/" + id + "/floor/free",
-                state -> page(person, lifter, state, model),
+                back(id),
+                state -> page(person, lifter, Optional.empty(), state, model),
                 response);
     }
 }

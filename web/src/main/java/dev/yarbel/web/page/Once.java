@@ -5,17 +5,17 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.apache.commons.codec.binary.Hex;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -109,18 +109,32 @@ class Once implements WebMvcConfigurer, HandlerInterceptor {
 
     private record Form(long account, String hash) {}
 
-    private record Sent(Instant sentAt, Instant answeredAt, String location) {}
+    private record Sent(Instant answeredAt, String location) {}
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws IOException {
         Optional<Form> form = form(request);
-        if (form.isEmpty() || begins(form.get())) {
-            form.ifPresent(sent -> request.setAttribute(MARK, sent));
+        if (form.isEmpty()) {
             return true;
         }
-        answerAsBefore(form.get(), request, response);
-        return false;
+        // whoever comes while the first is being done waits for its answer; where that was refused, it is their turn
+        long end = System.nanoTime() + PATIENCE.toNanos();
+        while (!begins(form.get())) {
+            Optional<Sent> first = first(form.get());
+            if (first.filter(sent -> sent.answeredAt() != null).isPresent()) {
+                answerAsBefore(first.get(), request, response);
+                return false;
+            }
+            if (System.nanoTime() > end) {
+                response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+                response.sendError(HttpStatus.TOO_MANY_REQUESTS.value());
+                return false;
+            }
+            pause();
+        }
+        request.setAttribute(MARK, form.get());
+        return true;
     }
 
     private static Optional<Form> form(HttpServletRequest request) {
@@ -146,29 +160,18 @@ class Once implements WebMvcConfigurer, HandlerInterceptor {
                 == 1;
     }
 
-    private void answerAsBefore(Form form, HttpServletRequest request, HttpServletResponse response)
+    private static void answerAsBefore(Sent first, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        long end = System.nanoTime() + PATIENCE.toNanos();
-        Optional<Sent> first = first(form);
-        while (first.isPresent() && first.get().answeredAt() == null && System.nanoTime() < end) {
-            pause();
-            first = first(form);
-        }
-        if (first.isEmpty() || first.get().answeredAt() == null) {
-            // the first was refused, or is not done yet: this one was not looked at and may be sent again
-            response.setHeader(HttpHeaders.RETRY_AFTER, "1");
-            response.sendError(HttpStatus.SERVICE_UNAVAILABLE.value());
-        } else if (request.getHeader("HX-Request") != null) {
+        if (request.getHeader("HX-Request") != null) {
             response.setHeader("HX-Refresh", "true");
             response.setStatus(HttpStatus.OK.value());
         } else {
-            String location = first.get().location();
-            response.sendRedirect(location == null ? "/" : location);
+            response.sendRedirect(first.location() == null ? "/" : first.location());
         }
     }
 
     private Optional<Sent> first(Form form) {
-        return jdbc.sql("select sent_at, answered_at, location from sent_form where account_id = ? and hash = ?")
+        return jdbc.sql("select answered_at, location from sent_form where account_id = ? and hash = ?")
                 .params(form.account(), form.hash())
                 .query(Sent.class)
                 .optional();
@@ -211,21 +214,17 @@ class Once implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     private static String hash(HttpServletRequest request) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            add(digest, request.getRequestURI());
-            new TreeMap<>(request.getParameterMap()).forEach((name, values) -> {
-                if (!NOT_OF_THE_FORM.contains(name)) {
-                    add(digest, name);
-                    for (String value : values) {
-                        add(digest, value);
-                    }
+        MessageDigest digest = DigestUtils.getSha256Digest();
+        add(digest, request.getRequestURI());
+        new TreeMap<>(request.getParameterMap()).forEach((name, values) -> {
+            if (!NOT_OF_THE_FORM.contains(name)) {
+                add(digest, name);
+                for (String value : values) {
+                    add(digest, value);
                 }
-            });
-            return HexFormat.of().formatHex(digest.digest());
-        } catch (NoSuchAlgorithmException everyPlatformHasIt) {
-            throw new IllegalStateException(everyPlatformHasIt);
-        }
+            }
+        });
+        return Hex.encodeHexString(digest.digest());
     }
 
     private static void add(MessageDigest digest, String text) {

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -210,6 +211,33 @@ class SensorTest {
         }
         crowd.shutdown();
         assertThat(answers).containsOnlyOnce(204).containsOnly(204, 422);
+    }
+
+    /** What comes from outside, whatever it is, is answered and never a fault of ours. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{\"number\":1,\"speed\":\"0.5\",\"ago\":9223372036854775807}",
+                "{\"number\":1,\"speed\":\"0.5\",\"ago\":-9223372036854775808}",
+                "{\"number\":9223372036854775807,\"speed\":\"0.5\\u0000\",\"ago\":0}",
+                "{\"number\":-1,\"speed\":\"0.5\",\"ago\":0}",
+                "{\"number\":1,\"speed\":\"1e999999999\",\"ago\":0}",
+                "{\"number\":1e400,\"speed\":\"0.5\"}",
+                "{\"number\":1,\"speed\":[\"0.5\"]}",
+                "[]",
+                "null",
+                "{\"number\":1",
+                ""
+            })
+    void nothingThatIsSentIsAFaultOfOurs(String body) throws Exception {
+        String key = paired();
+        for (String path : List.of("pair", "readings")) {
+            mvc.perform(post("/api/sensor/" + path)
+                            .header("Authorization", "Bearer " + key)
+                            .contentType(MediaType.APPLICATION_JSON)
+                            .content(body))
+                    .andExpect(status().is4xxClientError());
+        }
     }
 
     @Test

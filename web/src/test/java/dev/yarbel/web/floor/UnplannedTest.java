@@ -115,6 +115,89 @@ class UnplannedTest {
     }
 
     @Test
+    void sentAgainAfterItWasFinishedItBeginsNothing() throws Exception {
+        String token = UUID.randomUUID().toString();
+        log(token, "squat", "100", "5", "8");
+        mvc.perform(post(club.url("/floor/free/finish")).with(club.asLifter()).with(csrf()));
+        log(token, "squat", "100", "5", "8").andExpect(status().isFound());
+        assertThat(logged()).singleElement().satisfies(session -> assertThat(session.sets())
+                .hasSize(1));
+    }
+
+    @Test
+    void aSlipOfTheThumbIsCorrectedAndTheLedgerKeepsWhatItSaid() throws Exception {
+        log(UUID.randomUUID().toString(), "squat", "1000", "5", "8").andExpect(status().isFound());
+        long session = logged().get(0).id();
+        mvc.perform(get(club.url("/floor/free?task=A.1&session=" + session)).with(club.asLifter()))
+                .andExpect(content().string(containsString("value=\"1000 kg\"")));
+        correct(session, "100").andExpect(status().isFound());
+        assertThat(logged().get(0).sets())
+                .singleElement()
+                .satisfies(done -> assertThat(done.set().load()).isEqualTo(Mass.ofKg(100)));
+        assertThat(jdbc.sql("select before from change_entry where lifter_id = ? and kind = 'SET_CORRECTED'")
+                        .param(club.lifter.id())
+                        .query(String.class)
+                        .single())
+                .startsWith("1000 kg");
+    }
+
+    private ResultActions correct(long session, String load) throws Exception {
+        return mvc.perform(post(club.url("/floor/free/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("session", String.valueOf(session))
+                .param("task", "A.1")
+                .param("lift", "squat")
+                .param("load", load)
+                .param("reps", "5")
+                .param("effort", "8"));
+    }
+
+    @Test
+    void aCorrectionMeantForOneSessionNeverMeetsAnother() throws Exception {
+        log(UUID.randomUUID().toString(), "squat", "100", "5", "8");
+        long first = logged().get(0).id();
+        mvc.perform(post(club.url("/floor/free/finish")).with(club.asLifter()).with(csrf()));
+        log(UUID.randomUUID().toString(), "squat", "60", "5", "8");
+        correct(first, "102.5")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("value=\"102.5\"")))
+                .andExpect(content().string(containsString("finished meanwhile")));
+        assertThat(logged())
+                .extracting(session -> session.sets().get(0).set().load())
+                .containsExactly(Mass.ofKg(100), Mass.ofKg(60));
+    }
+
+    @Test
+    void oneThatWasFinishedIsOpenedAgainOnItsDay() throws Exception {
+        log(UUID.randomUUID().toString(), "squat", "100", "5", "8");
+        mvc.perform(post(club.url("/floor/free/finish"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("pain", "knee"));
+        String reopen = club.url("/floor/free/" + logged().get(0).id() + "/reopen");
+        mvc.perform(post(reopen).with(club.asLifter()).with(csrf())).andExpect(status().isFound());
+        assertThat(logged().get(0).finished()).isFalse();
+        assertThat(logged().get(0).pain()).contains("knee");
+        mvc.perform(post(club.url("/floor/free/finish")).with(club.asLifter()).with(csrf()));
+        // another of the day is open: that one comes first
+        log(UUID.randomUUID().toString(), "squat", "60", "5", "8");
+        mvc.perform(post(reopen).with(club.asLifter()).with(csrf())).andExpect(status().isFound());
+        assertThat(logged()).hasSize(2);
+        assertThat(logged().get(0).finished()).isTrue();
+        mvc.perform(post(club.url("/floor/free/finish")).with(club.asLifter()).with(csrf()));
+        jdbc.sql("update training_session set held_on = held_on - 1 where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        mvc.perform(post(reopen).with(club.asLifter()).with(csrf())).andExpect(status().isNotFound());
+        assertThat(logged().get(0).finished()).isTrue();
+        mvc.perform(post(club.url("/floor/free/999999/reopen"))
+                        .with(club.asCoach())
+                        .with(csrf()))
+                .andExpect(status().isNotFound());
+    }
+
+    @Test
     void aSecondOneOfTheDayIsAnotherSession() throws Exception {
         for (int i = 0; i < 2; i++) {
             log(UUID.randomUUID().toString(), "squat", "100", "5", "8");

@@ -111,6 +111,19 @@ class OnceTest {
     }
 
     @Test
+    void aDoubleClickOnWhatIsRefusedSaysSoTwiceAndIsNoFault() throws Exception {
+        String once = UUID.randomUUID().toString();
+        Callable<Integer> click =
+                () -> mvc.perform(note(once, "")).andReturn().getResponse().getStatus();
+        ExecutorService crowd = Executors.newFixedThreadPool(6);
+        for (Future<Integer> answer : crowd.invokeAll(Collections.nCopies(6, click))) {
+            assertThat(answer.get()).isEqualTo(422);
+        }
+        crowd.shutdown();
+        assertThat(notes()).isZero();
+    }
+
+    @Test
     void whatWasRefusedMayBeSentAgain() throws Exception {
         String once = UUID.randomUUID().toString();
         mvc.perform(note(once, "")).andExpect(status().isUnprocessableContent());
