@@ -30,9 +30,9 @@ class CoreLayersTest {
             "estimate",
             "prescription",
             "block",
+            "progress",
             "session",
             "tally",
-            "progress",
             "school",
             "review",
             "adjust");

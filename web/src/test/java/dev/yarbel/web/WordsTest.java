@@ -25,6 +25,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.Deload;
+import dev.yarbel.core.progress.Step;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.review.Gate;
@@ -67,7 +68,13 @@ class WordsTest {
                         of("load.why.", ResolvedLoad.Why.values()),
                         of("slot.why.", ResolvedLoad.Why.values()),
                         of("ramp.note.", Ramp.Remark.values()),
+                        of("slot.why.Law.", Step.Answer.values()),
+                        of("law.reason.", Step.Kind.values()),
+                        Arrays.stream(Step.Answer.values())
+                                .filter(answer -> answer != Step.Answer.ADD && answer != Step.Answer.HOLD)
+                                .map(answer -> "plan.law." + answer),
                         Arrays.stream(ResolvedLoad.Origin.class.getPermittedSubclasses())
+                                .filter(origin -> origin != ResolvedLoad.Origin.AfterLastTime.class)
                                 .map(origin -> "slot.why." + origin.getSimpleName()),
                         Arrays.stream(Fit.Limit.values())
                                 .filter(limit -> limit != Fit.Limit.NONE)

@@ -3,8 +3,8 @@ package dev.yarbel.core.adjust;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,12 +13,12 @@ import java.util.List;
 public record LoadChange(LocalDate date, int day, int week, Prescription prescription, Mass before, Mass after) {
 
     /**
-     * Every load of a block, after a date, that comes out differently, in order of dates: of the lift decided on, and of
-     * variations that take their numbers from it.
+     * Every load of a block, after a date, that comes out differently, in order of dates: of the lift decided on, of
+     * variations that take their numbers from it, and of every session that goes on from one of these.
      *
      * @param after the last day that is left alone
      */
-    public static List<LoadChange> between(Resolver before, Resolver then, Block block, LocalDate after) {
+    public static List<LoadChange> between(Projection before, Projection then, Block block, LocalDate after) {
         List<LoadChange> changes = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
@@ -31,10 +31,10 @@ public record LoadChange(LocalDate date, int day, int week, Prescription prescri
     }
 
     private static void addChanges(
-            List<LoadChange> changes, Resolver before, Resolver then, Block block, int day, int week) {
-        List<Prescription> prescriptions = Prescription.of(block, day, week);
-        List<ResolvedLoad> old = before.resolve(prescriptions);
-        List<ResolvedLoad> changed = then.resolve(prescriptions);
+            List<LoadChange> changes, Projection before, Projection then, Block block, int day, int week) {
+        List<Prescription> prescriptions = then.prescriptions(day, week);
+        List<ResolvedLoad> old = before.loads(day, week);
+        List<ResolvedLoad> changed = then.loads(day, week);
         for (int i = 0; i < prescriptions.size(); i++) {
             if (old.get(i).load().isPresent()
                     && changed.get(i).load().isPresent()

@@ -1,74 +1,59 @@
 package dev.yarbel.core.progress;
 
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.progress.SetsMade.Verdict;
+import dev.yarbel.core.progress.Step.Answer;
+import dev.yarbel.core.progress.Step.Kind;
+import dev.yarbel.core.progress.Step.Reason;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * The law of set-drop stages: 3×8, a step more each time; when the last set loses repetitions, a set is dropped and load
- * goes on being added: 2×8, 1×8, then 3×5 and so on to 1×3 (common practice, no source). Repetitions lost in an earlier
- * set, or on the first day of a stage, are repeated once before a set is dropped (our own rule).
- *
- * @param stage 0 to 8
- * @param firstDay nothing was lifted in this stage yet
- * @param repeated this day is a repetition
+ * Set-drop stages: 3×8, a step more each time; when the last set loses repetitions, a set is dropped and load goes on being
+ * added: 2×8, 1×8, then 3×5 and so on to 1×3 (common practice, no source). Repetitions lost in an earlier set, or on the
+ * first day of a stage, are repeated once before a set is dropped (our own rule). A run may begin with other sets than
+ * three and other repetitions than eight; after its last single set it goes on with three sets of the next fewer.
  */
-public record SetDropStages(int stage, boolean firstDay, boolean repeated) {
+enum SetDropStages implements Law {
+    LAW;
 
-    /** A stage: sets and repetitions. */
-    public record Stage(int sets, int reps) {}
+    private static final List<Integer> REPS = List.of(8, 5, 3);
+    private static final int SETS = 3;
 
-    public static final List<Stage> STAGES = List.of(
-            new Stage(3, 8),
-            new Stage(2, 8),
-            new Stage(1, 8),
-            new Stage(3, 5),
-            new Stage(2, 5),
-            new Stage(1, 5),
-            new Stage(3, 3),
-            new Stage(2, 3),
-            new Stage(1, 3));
-
-    public static final SetDropStages START = new SetDropStages(0, true, false);
-
-    public SetDropStages {
-        if (stage < 0 || stage >= STAGES.size()) {
-            throw new IllegalArgumentException("there are nine stages");
+    @Override
+    public Step after(Run run, Result result, Mass step) {
+        SetsMade made = SetsMade.of(run, result);
+        Mass load = made.load();
+        Work asked = run.work();
+        if (made.verdict() == Verdict.OPEN && made.reason().kind() == Kind.EXCUSED) {
+            return Step.of(Answer.HOLD, load, run.held(load), made.reason());
         }
+        if (made.verdict() == Verdict.MADE) {
+            return Step.of(Answer.ADD, load, run.go(load.plus(step)), made.reason());
+        }
+        Reason lost = made.reason().kind() == Kind.SETS_CUT
+                ? new Reason(Kind.MISSED, made.reason().done(), made.reason().of())
+                : made.reason();
+        boolean early = result.sets().stream()
+                .limit(asked.sets() - 1L)
+                .anyMatch(set -> set.reps() < asked.reps() || set.load().isLessThan(load));
+        if ((early || run.fresh()) && run.misses() == 0) {
+            return Step.of(Answer.REPEAT, load, run.missed(load), lost);
+        }
+        return next(asked)
+                .map(stage -> Step.of(Answer.DROP_SET, load, run.dropped(stage, load.plus(step)), lost))
+                .orElseGet(() -> Step.of(
+                        Answer.WALL, load, run.missed(load), new Reason(Kind.MISSED_AGAIN, run.misses() + 1, 0), lost));
     }
 
-    /** What follows a day. */
-    public enum Answer {
-        ADD,
-        REPEAT,
-        /** A set dropped, or fewer repetitions; load is added all the same. */
-        DROP,
-        /** The last stage is over: deload and begin anew, or another school. */
-        END
-    }
-
-    /** An answer and where the lifter stands then. */
-    public record Next(Answer answer, SetDropStages state) {}
-
-    public Stage sets() {
-        return STAGES.get(stage);
-    }
-
-    /**
-     * What follows a day.
-     *
-     * @param reps what was made in each set, in order
-     */
-    public Next after(List<Integer> reps) {
-        Stage asked = sets();
-        boolean lastLost = reps.size() < asked.sets() || reps.get(asked.sets() - 1) < asked.reps();
-        boolean earlierLost = reps.stream().limit(asked.sets() - 1L).anyMatch(made -> made < asked.reps());
-        if (!lastLost && !earlierLost) {
-            return new Next(Answer.ADD, new SetDropStages(stage, false, false));
-        }
-        if ((earlierLost || firstDay) && !repeated) {
-            return new Next(Answer.REPEAT, new SetDropStages(stage, firstDay, true));
-        }
-        return stage + 1 < STAGES.size()
-                ? new Next(Answer.DROP, new SetDropStages(stage + 1, true, false))
-                : new Next(Answer.END, START);
+    /** The stage after this one; empty after the last. */
+    static Optional<Work> next(Work stage) {
+        return stage.sets() > 1
+                ? Optional.of(Work.Straight.of(stage.sets() - 1, stage.reps()))
+                : REPS.stream()
+                        .filter(reps -> reps < stage.reps())
+                        .findFirst()
+                        .map(reps -> Work.Straight.of(SETS, reps));
     }
 }

@@ -2,55 +2,61 @@ package dev.yarbel.core.progress;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.progress.SetsMade.Verdict;
+import dev.yarbel.core.progress.Step.Answer;
+import dev.yarbel.core.progress.Step.Kind;
+import dev.yarbel.core.progress.Step.Reason;
 
 /**
- * The law of steady add: the same sets and repetitions, a step more each session. Missed repetitions: the same again;
- * missed again: 10 % off and build up anew; after two such resets another start or another school. Ten repetitions or
- * more in a plus set of five may earn a double step (common practice, no source; the number of resets is ours).
- *
- * @param missesInARow sessions in a row with repetitions missed
- * @param resets how often load was taken off since the run began
+ * Steady add: the same sets and repetitions, a step more each session. Missed repetitions: the same again; missed again:
+ * 10 % off and build up anew; after two such resets another start or another school. Ten repetitions and more in a plus
+ * set of five, twice what was asked in longer ones, earn a double step (common practice, no source; the number of resets
+ * is ours). Presses that alternate are each a run of their own.
  */
-public record SteadyAdd(int missesInARow, int resets) {
+enum SteadyAdd implements Law {
+    LAW;
 
-    public static final SteadyAdd START = new SteadyAdd(0, 0);
-    public static final Percent OFF = Percent.of(10);
-    public static final int REPS_FOR_A_DOUBLE_STEP = 10;
+    static final Percent KEPT = Percent.of(90);
+    static final int REPS_FOR_A_DOUBLE_STEP = 10;
     private static final int MOST_RESETS = 2;
 
-    /** What follows from a session. */
-    public enum Answer {
-        ADD,
-        ADD_DOUBLE,
-        REPEAT,
-        RESET,
-        /** A fresh run from the start, or another school. */
-        WALL
+    @Override
+    public Step after(Run run, Result result, Mass step) {
+        SetsMade made = SetsMade.of(run, result);
+        Mass load = made.load();
+        if (made.verdict() == Verdict.OPEN) {
+            return Step.of(Answer.HOLD, load, run.held(load), made.reason());
+        }
+        if (made.verdict() == Verdict.MADE) {
+            int plus = plusReps(run.work(), result);
+            return plus >= Math.max(REPS_FOR_A_DOUBLE_STEP, 2 * run.work().reps())
+                    ? Step.of(
+                            Answer.ADD_DOUBLE,
+                            load,
+                            run.go(load.plus(step.times(2))),
+                            new Reason(Kind.PLUS_SET, plus, run.work().reps()))
+                    : Step.of(Answer.ADD, load, run.go(load.plus(step)), made.reason());
+        }
+        if (run.misses() == 0) {
+            return Step.of(Answer.REPEAT, load, run.missed(load), made.reason());
+        }
+        Reason again = new Reason(Kind.MISSED_AGAIN, run.misses() + 1, 0);
+        Mass less = load.times(KEPT);
+        return run.resets() < MOST_RESETS
+                ? Step.of(Answer.RESET, load, run.reset(less), again, made.reason())
+                : Step.of(
+                        Answer.WALL,
+                        load,
+                        Run.start(run.work(), less),
+                        new Reason(Kind.RESETS, run.resets(), 0),
+                        again,
+                        made.reason());
     }
 
-    /** An answer, the load of the next session, and where the run stands then. */
-    public record Next(Answer answer, Mass load, SteadyAdd state) {}
-
-    /**
-     * What follows a session at a load.
-     *
-     * @param missed whether repetitions that were asked for were missed
-     * @param plusReps the repetitions of the plus set; 0 where there was none
-     */
-    public Next after(Mass load, Mass step, boolean missed, int plusReps) {
-        if (!missed) {
-            boolean doubled = plusReps >= REPS_FOR_A_DOUBLE_STEP;
-            return new Next(
-                    doubled ? Answer.ADD_DOUBLE : Answer.ADD,
-                    load.plus(step.times(doubled ? 2 : 1)),
-                    new SteadyAdd(0, resets));
-        }
-        if (missesInARow == 0) {
-            return new Next(Answer.REPEAT, load, new SteadyAdd(1, resets));
-        }
-        Mass less = load.times(Percent.HUNDRED.minus(OFF));
-        return resets < MOST_RESETS
-                ? new Next(Answer.RESET, less, new SteadyAdd(0, resets + 1))
-                : new Next(Answer.WALL, less, START);
+    private static int plusReps(Work work, Result result) {
+        return work instanceof Work.Straight straight && straight.plus().isPresent()
+                ? result.last().reps()
+                : 0;
     }
 }

@@ -2,9 +2,10 @@ package dev.yarbel.core.review;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
-import dev.yarbel.core.session.Course;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.SessionTime;
@@ -33,12 +34,12 @@ public final class BlockReview {
     /** The marks on a block, those that can hurt first. */
     public static List<Mark> of(
             Block block,
-            Course course,
+            Projection projection,
             Resolver resolver,
             Reckoning reckoning,
             Catalogue catalogue,
             LifterKnown known) {
-        Reviewed reviewed = new Reviewed(block, course, resolver, reckoning, catalogue, known, new ArrayList<>());
+        Reviewed reviewed = new Reviewed(block, projection, resolver, reckoning, catalogue, known, new ArrayList<>());
         BlockReview review = new BlockReview(reviewed);
         SlotReview slots = new SlotReview(reviewed);
         for (int day = 0; day < block.days().size(); day++) {
@@ -48,10 +49,30 @@ public final class BlockReview {
             review.sessionTime(day);
         }
         new FamilyReview(reviewed).look();
+        review.walls();
         review.wholeBlock();
         return reviewed.marks().stream()
                 .sorted(Comparator.comparing(Mark::kind))
                 .toList();
+    }
+
+    private void walls() {
+        for (Projection.Wall wall : plan.projection().walls()) {
+            ExpectedGain gain = plan.resolver().numbers(wall.lift()).gain();
+            for (int slot = 0;
+                    slot < plan.block().days().get(wall.day()).slots().size();
+                    slot++) {
+                if (plan.slot(wall.day(), slot).letter().equals(wall.letter())) {
+                    plan.mark(
+                            Kind.WALL,
+                            new Place(wall.day(), slot, wall.week(), wall.week()),
+                            wall.lift(),
+                            wall.load(),
+                            gain.aWeek(),
+                            gain.doubt());
+                }
+            }
+        }
     }
 
     private void sessionTime(int day) {
@@ -61,8 +82,8 @@ public final class BlockReview {
             for (int week = 0; week < plan.block().weeks(); week++) {
                 if (!plan.known().isLifted(day, week)) {
                     int needed = (int) SessionTime.of(
-                                    plan.course().prescriptions(day, week),
-                                    plan.course().loads(day, week),
+                                    plan.projection().prescriptions(day, week),
+                                    plan.projection().loads(day, week),
                                     plan.resolver())
                             .toMinutes();
                     if (needed > longest) {

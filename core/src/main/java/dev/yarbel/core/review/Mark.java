@@ -38,6 +38,8 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         KIT_GONE,
         /** A goal whose pace the lifter's trend does not support; asked and shown gain in the time. */
         GOAL_PACE,
+        /** A run asks for more there than can be expected by then; the load, the gain a week expected and its doubt. */
+        WALL,
         /** Heavier than this mastery of the lift gains from; the share and the zone's ends. */
         ABOVE_ZONE,
         /** Never as heavy as this mastery of the lift gains from; the heaviest share and the zone's ends. */

@@ -6,8 +6,8 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
-import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.tally.Reckoning;
@@ -22,7 +22,7 @@ import java.util.Optional;
  */
 record Reviewed(
         Block block,
-        Course course,
+        Projection projection,
         Resolver resolver,
         Reckoning reckoning,
         Catalogue catalogue,
@@ -46,11 +46,11 @@ record Reviewed(
 
     /** What the doses of a slot come to in a week, one load for each part. */
     List<ResolvedLoad> loadsOf(int day, Slot slot, int week) {
-        List<Prescription> asked = course.prescriptions(day, week);
+        List<Prescription> asked = projection.prescriptions(day, week);
         List<ResolvedLoad> loads = new ArrayList<>();
         for (int i = 0; i < asked.size(); i++) {
             if (asked.get(i).letter().equals(slot.letter())) {
-                loads.add(course.loads(day, week).get(i));
+                loads.add(projection.loads(day, week).get(i));
             }
         }
         return loads;

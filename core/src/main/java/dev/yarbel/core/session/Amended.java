@@ -1,6 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.KindOfWork;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -98,9 +99,10 @@ public final class Amended {
         Prescription first = slot.get(0);
         for (Prescription part : Prescription.of(first.letter(), first.lift(), redose.dose())) {
             Prescription moved = part.from(part.firstSet() + redose.fromSet() - 1, part.last());
-            parts.add(first.lastTime()
-                    .map(load -> moved.after(load, first.earned()))
-                    .orElse(moved));
+            boolean same = first.before()
+                    .filter(session -> session.kind().equals(KindOfWork.of(moved.part())))
+                    .isPresent();
+            parts.add(same ? moved.after(first.before()) : moved);
         }
         return parts;
     }

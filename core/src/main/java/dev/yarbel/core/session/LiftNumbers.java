@@ -4,6 +4,7 @@ import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.progress.ExpectedGain;
 import java.util.Optional;
 
 /**
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param workingMaxThrough the ratio by which the working max was taken from the parent lift's; empty for one of its own
  * @param estimateThrough the same for the estimate
  * @param references what else percentages can hang on
+ * @param gain how fast the max may be expected to grow
  */
 public record LiftNumbers(
         Optional<Mass> workingMax,
@@ -19,19 +21,37 @@ public record LiftNumbers(
         RepCurve curve,
         Optional<Ratio> workingMaxThrough,
         Optional<Ratio> estimateThrough,
-        References references) {
+        References references,
+        ExpectedGain gain) {
 
     /** Nothing is known. */
     public static final LiftNumbers NONE = new LiftNumbers(Optional.empty(), Optional.empty(), RepCurve.DEFAULT);
 
     /** A lift's own numbers. */
     public LiftNumbers(Optional<Mass> workingMax, Optional<Mass> estimate, RepCurve curve) {
-        this(workingMax, estimate, curve, Optional.empty(), Optional.empty(), References.NONE);
+        this(workingMax, estimate, curve, Optional.empty(), Optional.empty(), References.NONE, ExpectedGain.UNKNOWN);
     }
 
     /** The same with what else percentages can hang on. */
     public LiftNumbers with(References others) {
-        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others);
+        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others, gain);
+    }
+
+    /** The same with how fast the max may be expected to grow. */
+    public LiftNumbers with(ExpectedGain expected) {
+        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, expected);
+    }
+
+    /** The same as it may be expected in so many weeks; the working max, which only a decision moves, stays. */
+    public LiftNumbers in(int weeks) {
+        return new LiftNumbers(
+                workingMax,
+                estimate.or(() -> workingMax).map(max -> gain.after(max, weeks)),
+                curve,
+                workingMaxThrough,
+                estimateThrough,
+                references,
+                gain);
     }
 
     /** The load that can be lifted so many times: as it was lifted, else by the estimate and the curve. */
@@ -42,7 +62,7 @@ public record LiftNumbers(
 
     /** The same with another working max of its own. */
     public LiftNumbers withWorkingMax(Mass max) {
-        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references);
+        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references, gain);
     }
 
     /** These numbers, and where one is missing, the parent's by the ratio. */
@@ -55,6 +75,7 @@ public record LiftNumbers(
                 curve,
                 max ? Optional.of(ratio) : workingMaxThrough,
                 guess ? Optional.of(ratio) : estimateThrough,
-                references);
+                references,
+                gain);
     }
 }

@@ -3,13 +3,17 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.progress.LastSession;
+import dev.yarbel.core.progress.Step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /**
  * A part of a slot's dose on one day: its letter, the lift and the sets. The sets of a slot are numbered through its parts.
@@ -17,9 +21,8 @@ import java.util.Optional;
  * @param sets how many sets are asked for today: those of the dose, unless the day was changed on the floor; may be none
  * @param firstSet the number of its first set within the slot, from 1
  * @param last no part of the slot follows
- * @param lastTime what was or will have been lifted the time before, where the plan knows
- * @param earned whether what was done the time before earned a step; taken for granted of what is still to come, except
- *     that a range is worked through first
+ * @param before the last session of the same work, where the plan knows
+ * @param stood what its load came to when the day's first set was logged; empty for a day that has not begun
  */
 public record Prescription(
         String letter,
@@ -28,12 +31,12 @@ public record Prescription(
         int sets,
         int firstSet,
         boolean last,
-        Optional<Mass> lastTime,
-        boolean earned) {
+        Optional<LastSession> before,
+        Optional<AskedDay.Stood> stood) {
 
     /** The first part of a dose, as the only one of its slot. */
     public Prescription(String letter, Lift lift, Dose dose) {
-        this(letter, lift, dose.first(), dose.first().sets(), 1, true, Optional.empty(), true);
+        this(letter, lift, dose.first(), dose.first().sets(), 1, true, Optional.empty(), Optional.empty());
     }
 
     /** What a block asks for on one of its days in one of its weeks, in order; both counted from 0. */
@@ -47,15 +50,40 @@ public record Prescription(
 
     /** The parts of one slot's dose. */
     public static List<Prescription> of(String letter, Lift lift, Dose dose) {
+        return of(letter, lift, dose, index -> Optional.empty());
+    }
+
+    /**
+     * The parts of one slot's dose, each after the last session of the same work. Where its law changes the sets, as
+     * set-drop stages do, they are what the law asks for now.
+     *
+     * @param before the last session of a part's work, by its index
+     */
+    static List<Prescription> of(String letter, Lift lift, Dose dose, IntFunction<Optional<LastSession>> before) {
         List<Prescription> parts = new ArrayList<>();
         int first = 1;
         for (int i = 0; i < dose.parts().size(); i++) {
             Part part = dose.parts().get(i);
+            Optional<LastSession> session = before.apply(i);
+            if (part.is(Manner.STAGES) && hangsOnLast(part) && session.isPresent()) {
+                part = part.with(session.get().next(part).run().work());
+            }
             boolean last = i == dose.parts().size() - 1;
-            parts.add(new Prescription(letter, lift, part, part.sets(), first, last, Optional.empty(), true));
+            parts.add(new Prescription(letter, lift, part, part.sets(), first, last, session, Optional.empty()));
             first += part.sets();
         }
         return parts;
+    }
+
+    private static boolean hangsOnLast(Part part) {
+        return part.basis() instanceof LoadBasis.LastTime;
+    }
+
+    /** What follows from the last session of the same work, by the law of the dose; empty where it hangs on something else. */
+    public Optional<Step> step() {
+        return hangsOnLast(part) || part.work() instanceof Work.Climb
+                ? before.map(session -> session.next(part))
+                : Optional.empty();
     }
 
     /** Whether a work set of this number answers it; sets beyond those asked for answer the last part. */
@@ -66,8 +94,12 @@ public record Prescription(
                 && (last || task.number() < firstSet + sets);
     }
 
-    Prescription after(Mass before, boolean stepEarned) {
-        return new Prescription(letter, lift, part, sets, firstSet, last, Optional.of(before), stepEarned);
+    Prescription after(Optional<LastSession> session) {
+        return new Prescription(letter, lift, part, sets, firstSet, last, session, stood);
+    }
+
+    Prescription stood(AskedDay.Stood load) {
+        return new Prescription(letter, lift, part, sets, firstSet, last, before, Optional.of(load));
     }
 
     /** The number of its last set within the slot; one less than the first where no set is asked for. */
@@ -82,16 +114,16 @@ public record Prescription(
     }
 
     Prescription withSets(int number) {
-        return new Prescription(letter, lift, part, number, firstSet, last, lastTime, earned);
+        return new Prescription(letter, lift, part, number, firstSet, last, before, stood);
     }
 
     Prescription from(int first, boolean lastOfSlot) {
-        return new Prescription(letter, lift, part, sets, first, lastOfSlot, lastTime, earned);
+        return new Prescription(letter, lift, part, sets, first, lastOfSlot, before, stood);
     }
 
     /** The same dose with another lift, of which the time before and a load written for this one say nothing. */
     Prescription with(Lift other) {
         Part taken = part.basis() instanceof LoadBasis.Fixed ? part.with(LoadBasis.FEEL) : part;
-        return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), true);
+        return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), Optional.empty());
     }
 }

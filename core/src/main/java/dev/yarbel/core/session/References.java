@@ -1,6 +1,8 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.KindOfWork;
+import dev.yarbel.core.progress.LastSession;
 import java.util.Map;
 import java.util.Optional;
 
@@ -11,20 +13,21 @@ import java.util.Optional;
  * @param goal what is wanted at the end
  * @param event the load announced for the contest
  * @param repMaxes loads by the repetitions they were lifted for, to the limit
- * @param lastTime the heaviest work load of the last session with the lift
+ * @param lastTimes the last session of each kind of work with the lift, from before the block
  */
 public record References(
         Optional<Mass> contest,
         Optional<Mass> goal,
         Optional<Mass> event,
         Map<Integer, Mass> repMaxes,
-        Optional<Mass> lastTime) {
+        Map<KindOfWork, LastSession> lastTimes) {
 
     /** None is known. */
     public static final References NONE =
-            new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Optional.empty());
+            new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Map.of());
 
     public References {
         repMaxes = Map.copyOf(repMaxes);
+        lastTimes = Map.copyOf(lastTimes);
     }
 }

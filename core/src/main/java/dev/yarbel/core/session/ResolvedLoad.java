@@ -4,6 +4,7 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.progress.Step;
 import java.util.List;
 import java.util.Optional;
 
@@ -75,11 +76,11 @@ public sealed interface ResolvedLoad {
         record FromReference(Reference of, Mass whole, Percent share) implements Origin {}
 
         /**
-         * What was lifted the time before and a step more.
+         * What follows from the last session of the same work by the law of the dose.
          *
-         * @param about nobody has lifted it yet: it is what the plan asks for the time before
+         * @param about nobody has lifted that session yet: it is what the plan asks for there
          */
-        record AfterLastTime(Mass last, Mass step, boolean about) implements Origin {}
+        record AfterLastTime(Step step, boolean about) implements Origin {}
 
         /** So much below a top that is still to be lifted. */
         record BelowPlannedTop(String letter, Mass top, Percent drop, boolean about) implements Origin {}
@@ -90,6 +91,13 @@ public sealed interface ResolvedLoad {
          * @param missed the top itself was missed, and this is the last set made before it
          */
         record BelowLiftedTop(String letter, Mass top, Percent drop, boolean missed) implements Origin {}
+
+        /**
+         * As it stood when the day's first set was logged.
+         *
+         * @param guess it was a guess then
+         */
+        record AsItStood(boolean guess) implements Origin {}
 
         /** The coach wrote the load. */
         record AsWritten() implements Origin {}
@@ -106,6 +114,7 @@ public sealed interface ResolvedLoad {
                 && (known.origin instanceof Origin.FromEstimate
                         || known.origin instanceof Origin.BelowPlannedTop planned && planned.about()
                         || known.origin instanceof Origin.AfterLastTime after && after.about()
+                        || known.origin instanceof Origin.AsItStood then && then.guess()
                         || known.origin instanceof Origin.FromReference from && from.of() == Reference.Named.ESTIMATE);
     }
 }

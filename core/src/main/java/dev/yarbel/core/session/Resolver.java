@@ -7,9 +7,12 @@ import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.progress.LastSession;
+import dev.yarbel.core.progress.Step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,7 +76,7 @@ public final class Resolver {
             LoadBasis basis = prescription.part().basis();
             ResolvedLoad load =
                     basis.hangsOnTop() ? belowTop(day, i, keptOf(basis), loads, done) : standing(prescription, basis);
-            loads.add(inFull(prescription, load));
+            loads.add(inFull(prescription, load, done));
         }
         return loads;
     }
@@ -86,20 +89,30 @@ public final class Resolver {
     }
 
     private ResolvedLoad standing(Prescription prescription, LoadBasis basis) {
+        Optional<AskedDay.Stood> stood =
+                prescription.stood().filter(then -> then.load().isPresent());
+        if (stood.isPresent()) {
+            return fit(
+                    prescription.lift(),
+                    stood.get().load().orElseThrow(),
+                    new ResolvedLoad.Origin.AsItStood(stood.get().about()));
+        }
         if (basis instanceof LoadBasis.AtRpe at) {
             return atRating(prescription, at);
         }
         if (basis instanceof LoadBasis.Share share) {
             return share(prescription.lift(), share);
         }
-        if (basis instanceof LoadBasis.LastTime last) {
-            return lastTime(prescription, last);
+        if (basis instanceof LoadBasis.LastTime) {
+            return lastTime(prescription);
         }
         if (basis instanceof LoadBasis.Fixed fixed) {
             return fit(prescription.lift(), fixed.load(), new ResolvedLoad.Origin.AsWritten());
         }
         if (prescription.part().work() instanceof Work.Climb climb) {
-            return atRating(prescription, new LoadBasis.AtRpe(climb.until()));
+            return numbers(prescription.lift()).estimate().isPresent()
+                    ? atRating(prescription, new LoadBasis.AtRpe(climb.until()))
+                    : lastTime(prescription);
         }
         return unknown(basis instanceof LoadBasis.AtSpeed ? ResolvedLoad.Why.NO_SPEED_TABLE : ResolvedLoad.Why.BY_FEEL);
     }
@@ -155,21 +168,31 @@ public final class Resolver {
                 .orElse(unknown(missing));
     }
 
-    private ResolvedLoad lastTime(Prescription prescription, LoadBasis.LastTime basis) {
-        boolean planned = prescription.lastTime().isPresent();
-        return prescription
-                .lastTime()
-                .or(() -> numbers(prescription.lift()).references().lastTime())
-                .map(last -> fit(
-                        prescription.lift(),
-                        last.plus(prescription.earned() ? basis.step() : Mass.ZERO),
-                        new ResolvedLoad.Origin.AfterLastTime(
-                                last, prescription.earned() ? basis.step() : Mass.ZERO, planned)))
+    private ResolvedLoad lastTime(Prescription prescription) {
+        KindOfWork kind = KindOfWork.of(prescription.part());
+        Optional<LastSession> before = prescription
+                .before()
+                .or(() -> Optional.ofNullable(
+                        numbers(prescription.lift()).references().lastTimes().get(kind)));
+        return before.map(session -> afterLast(prescription, session.next(prescription.part()), session.ahead()))
                 .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
     }
 
+    /** A step that was earned goes up by one step of the gym at least, else a step smaller than that would never come. */
+    private ResolvedLoad afterLast(Prescription prescription, Step step, boolean ahead) {
+        ResolvedLoad.Origin origin = new ResolvedLoad.Origin.AfterLastTime(step, ahead);
+        Mass asked = step.run().load();
+        Mass before = step.before();
+        Optional<Mass> least = kit(prescription.lift())
+                .filter(loads -> step.isEarned()
+                        && asked.isGreaterThan(before)
+                        && !loads.round(asked, rounding).isGreaterThan(before))
+                .map(loads -> loads.round(before.plus(loads.stepAt(before)), Rounding.DOWN));
+        return fit(prescription.lift(), least.orElse(asked), origin);
+    }
+
     /** Adds what a range or sets that drop one from the other come to. */
-    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad load) {
+    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad load, List<DoneSet> done) {
         if (!(load instanceof ResolvedLoad.Known known)) {
             return load;
         }
@@ -177,7 +200,7 @@ public final class Resolver {
         Lift lift = prescription.lift();
         if (basis instanceof LoadBasis.BelowTop below && below.each()) {
             return new ResolvedLoad.Known(
-                    known.fit(), known.origin(), steps(prescription, known, below), Optional.empty());
+                    known.fit(), known.origin(), steps(prescription, known, below, done), Optional.empty());
         }
         Mass asked = known.fit().asked();
         Optional<Mass> upTo = Optional.empty();
@@ -195,13 +218,21 @@ public final class Resolver {
                 .map(loads -> loads.fit(mass, rounding))));
     }
 
-    private List<Fit> steps(Prescription prescription, ResolvedLoad.Known first, LoadBasis.BelowTop below) {
+    /** Each set's load from the one before it: as that one was lifted, once it was. */
+    private List<Fit> steps(
+            Prescription prescription, ResolvedLoad.Known first, LoadBasis.BelowTop below, List<DoneSet> done) {
         List<Fit> steps = new ArrayList<>(List.of(first.fit()));
         Loads loads = kit.forLift(prescription.lift()).orElseThrow();
-        Mass asked = first.fit().asked();
         while (steps.size() < prescription.sets()) {
-            asked = asked.times(keptOf(below));
-            steps.add(loads.fit(asked, rounding));
+            Fit before = steps.get(steps.size() - 1);
+            TaskKey key = TaskKey.work(prescription.letter(), prescription.firstSet() + steps.size() - 1);
+            Mass from = done.stream()
+                    .filter(d -> d.task().equals(key) && d.set().lift().equals(prescription.lift()))
+                    .map(d -> d.set().load())
+                    .filter(lifted -> !lifted.equals(before.load()))
+                    .findFirst()
+                    .orElse(before.asked());
+            steps.add(loads.fit(from.times(keptOf(below)), rounding));
         }
         return steps;
     }
@@ -245,7 +276,9 @@ public final class Resolver {
     private ResolvedLoad belowLifted(Prescription top, Percent kept, List<DoneSet> tops, List<DoneSet> done) {
         Optional<Mass> made = lastMade(top.lift(), tops);
         boolean missed = made.isEmpty();
-        return made.or(() -> lastMade(top.lift(), done))
+        // a back-off of its own is no ground for the next one, or they would fall with each set
+        List<DoneSet> upToTheTop = done.subList(0, done.lastIndexOf(tops.get(tops.size() - 1)));
+        return made.or(() -> lastMade(top.lift(), upToTheTop))
                 .map(load -> fit(
                         top.lift(),
                         load.times(kept),

@@ -8,9 +8,9 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import java.math.BigDecimal;
@@ -60,7 +60,8 @@ public final class Reckoning {
     }
 
     /** Reckons a block that has been worked out. */
-    public static Reckoning of(Block block, Course course, Resolver resolver, Course.Log log, Catalogue catalogue) {
+    public static Reckoning of(
+            Block block, Projection projection, Resolver resolver, Projection.Log log, Catalogue catalogue) {
         List<WorkLine> lines = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
@@ -76,8 +77,8 @@ public final class Reckoning {
                         }
                     }
                 } else {
-                    List<Prescription> asked = course.prescriptions(day, week);
-                    List<ResolvedLoad> loads = course.loads(day, week);
+                    List<Prescription> asked = projection.prescriptions(day, week);
+                    List<ResolvedLoad> loads = projection.loads(day, week);
                     for (int i = 0; i < asked.size(); i++) {
                         lines.add(WorkLine.planned(
                                 week,

@@ -17,6 +17,7 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -136,7 +137,7 @@ class WorkingMaxProposalTest {
                 Numbers.of(Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(120))));
         Resolver then = before.with(Lift.SQUAT, n -> n.withWorkingMax(Mass.ofKg(205)));
 
-        List<LoadChange> changes = LoadChange.between(before, then, block, monday);
+        List<LoadChange> changes = between(before, then, block, monday);
 
         assertThat(changes).extracting(LoadChange::date).containsExactly(monday.plusWeeks(1), monday.plusWeeks(2));
         assertThat(changes).allSatisfy(change -> {
@@ -144,6 +145,34 @@ class WorkingMaxProposalTest {
             assertThat(change.before()).isEqualTo(Mass.ofKg(150));
             assertThat(change.after()).isEqualTo(Mass.of("152.5", KG));
         });
+    }
+
+    /** A rise used to list only the first of the weeks that hang on one another. */
+    @Test
+    void theWeeksThatGoOnFromAChangedOneAreListedToo() {
+        LocalDate monday = LocalDate.of(2026, 3, 2);
+        Slot run = new Slot(
+                "A",
+                Lift.SQUAT,
+                List.of(
+                        Optional.of(Dose.parse("3x5 75%")),
+                        Optional.of(Dose.parse("3x5 last +2.5kg")),
+                        Optional.of(Dose.parse("3x5 last +2.5kg"))));
+        Block block = new Block(monday, 3, List.of(new TrainingDay("Day 1", 0, List.of(run))));
+        Resolver before =
+                new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(Lift.SQUAT, numbers(200))));
+        Resolver then = before.with(Lift.SQUAT, n -> n.withWorkingMax(Mass.ofKg(205)));
+        assertThat(between(before, then, block, monday.minusDays(1)))
+                .extracting(LoadChange::after)
+                .containsExactly(Mass.of("152.5", KG), Mass.ofKg(155), Mass.of("157.5", KG));
+    }
+
+    private static List<LoadChange> between(Resolver before, Resolver then, Block block, LocalDate after) {
+        return LoadChange.between(
+                Projection.of(block, before, Projection.Log.NONE),
+                Projection.of(block, then, Projection.Log.NONE),
+                block,
+                after);
     }
 
     private static LiftNumbers numbers(int kg) {

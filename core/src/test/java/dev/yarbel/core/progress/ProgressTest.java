@@ -8,14 +8,12 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import java.math.BigDecimal;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -138,109 +136,6 @@ class ProgressTest {
     @Test
     void aDeloadOfDaysOffHasNoDose() {
         assertThat(Deload.OFF.of(Dose.parse("4x8 70%"))).isEmpty();
-    }
-
-    // ---- steady add
-
-    /** Common practice, no source: 10 lb a week for a year would be 520 lb; 5 lb twice a week for 52 weeks. */
-    @Test
-    void fivePoundsTwiceAWeekForAYear() {
-        Mass load = Mass.ofLb(95);
-        SteadyAdd state = SteadyAdd.START;
-        for (int session = 0; session < 104; session++) {
-            SteadyAdd.Next next = state.after(load, Mass.ofLb(5), false, 5);
-            load = next.load();
-            state = next.state();
-        }
-        assertThat(load.minus(Mass.ofLb(95))).isEqualTo(Mass.ofLb(520));
-    }
-
-    @Test
-    void missedRepsAreRepeatedThenResetAndAfterTwoResetsIsTheWall() {
-        SteadyAdd state = SteadyAdd.START;
-        Mass load = Mass.ofKg(100);
-        SteadyAdd.Next next = state.after(load, STEP, true, 0);
-        assertThat(next.answer()).isEqualTo(SteadyAdd.Answer.REPEAT);
-        assertThat(next.load()).isEqualTo(load);
-        next = next.state().after(load, STEP, true, 0);
-        assertThat(next.answer()).isEqualTo(SteadyAdd.Answer.RESET);
-        assertThat(next.load()).isEqualTo(Mass.ofKg(90));
-        next = next.state().after(load, STEP, true, 0).state().after(load, STEP, true, 0);
-        assertThat(next.answer()).isEqualTo(SteadyAdd.Answer.RESET);
-        next = next.state().after(load, STEP, true, 0).state().after(load, STEP, true, 0);
-        assertThat(next.answer()).isEqualTo(SteadyAdd.Answer.WALL);
-    }
-
-    @Test
-    void aMissThatIsMadeGoodIsForgotten() {
-        SteadyAdd state = SteadyAdd.START.after(Mass.ofKg(100), STEP, true, 0).state();
-        state = state.after(Mass.ofKg(100), STEP, false, 0).state();
-        assertThat(state.after(Mass.ofKg(102), STEP, true, 0).answer()).isEqualTo(SteadyAdd.Answer.REPEAT);
-    }
-
-    @Test
-    void tenRepsInThePlusSetEarnADoubleStep() {
-        assertThat(SteadyAdd.START.after(Mass.ofKg(100), STEP, false, 10).load())
-                .isEqualTo(Mass.ofKg(105));
-        assertThat(SteadyAdd.START.after(Mass.ofKg(100), STEP, false, 9).answer())
-                .isEqualTo(SteadyAdd.Answer.ADD);
-    }
-
-    // ---- set-drop stages
-
-    /** The law of the school: a set is dropped only after repetitions were lost, and never two at once. */
-    @Property
-    void aSetIsDroppedOnlyAfterLostReps(
-            @ForAll @Size(min = 1, max = 60) List<@IntRange(min = 0, max = 3) Integer> luck) {
-        SetDropStages state = SetDropStages.START;
-        for (int lost : luck) {
-            SetDropStages.Stage asked = state.sets();
-            List<Integer> reps = new ArrayList<>();
-            for (int set = 0; set < asked.sets(); set++) {
-                boolean bad = lost == 1 && set == asked.sets() - 1 || lost == 2 && set == 0;
-                reps.add(bad ? asked.reps() - 1 : asked.reps());
-            }
-            SetDropStages.Next next = state.after(reps);
-            boolean lostReps = reps.stream().anyMatch(made -> made < asked.reps());
-            if (!lostReps) {
-                assertThat(next.answer()).isEqualTo(SetDropStages.Answer.ADD);
-                assertThat(next.state().stage()).isEqualTo(state.stage());
-            } else if (next.answer() == SetDropStages.Answer.DROP) {
-                assertThat(next.state().stage()).isEqualTo(state.stage() + 1);
-            }
-            state = next.state();
-        }
-    }
-
-    @Test
-    void nineStagesLieBetweenThreeEightsAndOneThree() {
-        assertThat(SetDropStages.STAGES).hasSize(9);
-        SetDropStages state = new SetDropStages(0, false, false);
-        assertThat(state.after(List.of(8, 8, 7)).state().sets()).isEqualTo(new SetDropStages.Stage(2, 8));
-        assertThat(new SetDropStages(2, false, false).after(List.of(6)).state().sets())
-                .isEqualTo(new SetDropStages.Stage(3, 5));
-        assertThat(new SetDropStages(8, false, false).after(List.of(2)).answer())
-                .isEqualTo(SetDropStages.Answer.END);
-    }
-
-    @Test
-    void repsLostEarlyOrOnTheFirstDayAreRepeatedOnce() {
-        assertThat(SetDropStages.START.after(List.of(8, 8, 7)).answer()).isEqualTo(SetDropStages.Answer.REPEAT);
-        SetDropStages later = new SetDropStages(0, false, false);
-        SetDropStages.Next repeated = later.after(List.of(7, 8, 8));
-        assertThat(repeated.answer()).isEqualTo(SetDropStages.Answer.REPEAT);
-        assertThat(repeated.state().after(List.of(7, 8, 8)).answer()).isEqualTo(SetDropStages.Answer.DROP);
-    }
-
-    // ---- the others
-
-    @Test
-    void aStepIsEarnedOnceEverySetReachesTheTopOfTheRange() {
-        assertThat(RangeThenLoad.isEarned(3, 12, List.of(12, 12, 12))).isTrue();
-        assertThat(RangeThenLoad.isEarned(3, 12, List.of(12, 12, 11))).isFalse();
-        assertThat(RangeThenLoad.isEarned(3, 12, List.of(12, 12))).isFalse();
-        assertThat(DensitySingles.isEarned(10, 10)).isTrue();
-        assertThat(DensitySingles.isEarned(10, 9)).isFalse();
     }
 
     @Test

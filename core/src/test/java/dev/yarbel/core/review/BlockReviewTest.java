@@ -18,10 +18,10 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.review.Mark.Kind;
-import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.References;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
@@ -148,19 +148,19 @@ class BlockReviewTest {
 
     private List<Mark> review(Block block) {
         LiftNumbers numbers = new LiftNumbers(workingMax, workingMax, RepCurve.DEFAULT)
-                .with(new References(Optional.empty(), goal, Optional.empty(), Map.of(), Optional.empty()));
+                .with(new References(Optional.empty(), goal, Optional.empty(), Map.of(), Map.of()));
         Resolver resolver = new Resolver(
                 kit,
                 Rounding.NEAREST,
                 Numbers.of(
                         Map.of(Lift.SQUAT, numbers, Lift.DEADLIFT, numbers, Lift.BENCH_PRESS, numbers),
                         Catalogue.STANDARD.ratios()));
-        Course course = Course.of(block, resolver, Course.Log.NONE);
+        Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
         return BlockReview.of(
                 block,
-                course,
+                projection,
                 resolver,
-                Reckoning.of(block, course, resolver, Course.Log.NONE, Catalogue.STANDARD),
+                Reckoning.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
                 Catalogue.STANDARD,
                 facts);
     }

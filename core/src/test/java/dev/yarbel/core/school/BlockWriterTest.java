@@ -20,10 +20,10 @@ import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.Deload;
-import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
@@ -92,17 +92,17 @@ class BlockWriterTest {
     @Property(tries = 300)
     void everyLoadOfEveryBlockCanBePutOnTheBarOrIsLeftToTheLifter(@ForAll("requests") BlockRequest request) {
         Block block = Drawings.draw(request);
-        Course course = Course.of(block, resolver(), Course.Log.NONE);
+        Projection projection = Projection.of(block, resolver(), Projection.Log.NONE);
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
-                for (int i = 0; i < course.prescriptions(day, week).size(); i++) {
-                    ResolvedLoad load = course.loads(day, week).get(i);
+                for (int i = 0; i < projection.prescriptions(day, week).size(); i++) {
+                    ResolvedLoad load = projection.loads(day, week).get(i);
                     boolean assistance = load instanceof ResolvedLoad.Unknown unknown
                             && (unknown.why() == ResolvedLoad.Why.NO_ESTIMATE
                                     || unknown.why() == ResolvedLoad.Why.BY_FEEL);
                     if (!assistance) {
                         assertThat(load)
-                                .as(course.prescriptions(day, week).get(i).toString())
+                                .as(projection.prescriptions(day, week).get(i).toString())
                                 .isInstanceOf(ResolvedLoad.Known.class);
                         assertThat(Kits.kg().canLoad(load.load().orElseThrow())).isTrue();
                     }
@@ -337,12 +337,12 @@ class BlockWriterTest {
     @Test
     void theLoadOfSteadyAddGoesUpByItsStepEachSessionAndADeloadIsNoStep() {
         Block block = Drawings.draw(Drawings.request(Drawings.all(School.STEADY_ADD, Lift.SQUAT), 8, List.of(0, 3), 4));
-        Course course = Course.of(block, resolver(), Course.Log.NONE);
+        Projection projection = Projection.of(block, resolver(), Projection.Log.NONE);
         List<Mass> loads = new ArrayList<>();
         for (int week = 0; week < 8; week++) {
             for (int day = 0; day < 2; day++) {
                 if (!block.shape().get(week).deload()) {
-                    loads.add(course.loads(day, week).get(0).load().orElseThrow());
+                    loads.add(projection.loads(day, week).get(0).load().orElseThrow());
                 }
             }
         }

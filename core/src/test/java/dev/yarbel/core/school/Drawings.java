@@ -60,8 +60,7 @@ final class Drawings {
 
     static LiftNumbers numbers(Mass max, Mass goal) {
         return new LiftNumbers(Optional.of(max), Optional.of(max), RepCurve.DEFAULT)
-                .with(new References(
-                        Optional.of(max), Optional.of(goal), Optional.of(max), Map.of(), Optional.empty()));
+                .with(new References(Optional.of(max), Optional.of(goal), Optional.of(max), Map.of(), Map.of()));
     }
 
     static Map<Lift, LiftRequest> all(School school, Lift... lifts) {

@@ -15,6 +15,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.record.LiftedSet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -113,6 +114,36 @@ class ResolverTest {
     void aTopMissedWithNothingMadeLeavesTheCoachToSay() {
         assertThat(second(List.of(done("A.1", "180", 0, "missed"))))
                 .isEqualTo(new ResolvedLoad.Unknown(ResolvedLoad.Why.NOTHING_MADE));
+    }
+
+    /** They used to be 140, 110 and 85: each hung on the one before it. */
+    @Test
+    void backOffsOfAMissedTopAllHangOnWhatWasMadeBeforeIt() {
+        List<Prescription> day = List.of(squat("A", "1 200kg"), squat("B", "5x5 -22%"));
+        List<DoneSet> done = new ArrayList<>(List.of(done("A.w3", "180", 1, "9"), done("A.1", "200", 0, "missed")));
+        for (int set = 1; set <= 5; set++) {
+            assertThat(KG_LIFTER.resolve(day, done).get(1).load())
+                    .as("set %s", set)
+                    .contains(Mass.ofKg(140));
+            done.add(done("B." + set, "140", 5, "8"));
+        }
+    }
+
+    /** 190, 180.5 and 171.5 by the plan; with 180 lifted in place of 190 the next is 171. */
+    @Test
+    void aSteppedDropFollowsTheSetThatWasReallyLifted() {
+        List<Prescription> day = List.of(squat("A", "1 200kg"), squat("B", "3x3 -5% each"));
+        assertThat(steps(day, List.of())).containsExactly("190", "180", "172.5");
+        List<DoneSet> lighter = List.of(done("A.1", "200", 1, "8"), done("B.1", "180", 3, "9"));
+        assertThat(steps(day, lighter)).containsExactly("190", "170", "162.5");
+        List<DoneSet> asPlanned = List.of(done("A.1", "200", 1, "8"), done("B.1", "190", 3, "9"));
+        assertThat(steps(day, asPlanned)).containsExactly("190", "180", "172.5");
+    }
+
+    private static List<String> steps(List<Prescription> day, List<DoneSet> done) {
+        ResolvedLoad.Known known =
+                (ResolvedLoad.Known) KG_LIFTER.resolve(day, done).get(1);
+        return known.steps().stream().map(fit -> fit.load().figure(KG, 2)).toList();
     }
 
     @Test

@@ -19,12 +19,12 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.core.session.Course;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.TaskKey;
 import java.math.BigDecimal;
@@ -65,8 +65,8 @@ class ReckoningTest {
         return new Block(MONDAY, days[0].slots().get(0).doses().size(), List.of(days));
     }
 
-    private static Reckoning reckon(Block block, Course.Log log) {
-        return Reckoning.of(block, Course.of(block, RESOLVER, log), RESOLVER, log, Catalogue.STANDARD);
+    private static Reckoning reckon(Block block, Projection.Log log) {
+        return Reckoning.of(block, Projection.of(block, RESOLVER, log), RESOLVER, log, Catalogue.STANDARD);
     }
 
     /** Common practice, no source: 8×3 and 1×2 pulls beside four exercises of 3×8: 26 of 122 reps, 21 %, are pulls. */
@@ -83,7 +83,7 @@ class ReckoningTest {
                                 slot("C2", new Lift("leg-curl"), "3x8 @8"),
                                 slot("C3", new Lift("back-extension"), "3x8 @8"),
                                 slot("C4", new Lift("ab-wheel"), "3x8 @8")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         assertThat(reckoning.all().reps()).isEqualTo(122);
         assertThat(reckoning.family(Lift.DEADLIFT).reps()).isEqualTo(26);
         assertThat(reckoning.specificity().orElseThrow().format(0)).isEqualTo("21");
@@ -94,7 +94,7 @@ class ReckoningTest {
         Reckoning reckoning = reckon(
                 block(new TrainingDay(
                         "Day", 0, List.of(slot("A", Lift.SQUAT, "4x3 85%"), slot("B", Lift.BENCH_PRESS, "4x3 85%")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         assertThat(reckoning.family(Lift.SQUAT).hardSets()).isEqualByComparingTo("6");
         assertThat(reckoning.family(Lift.BENCH_PRESS).hardSets()).isEqualByComparingTo("4");
     }
@@ -104,7 +104,7 @@ class ReckoningTest {
         Reckoning reckoning = reckon(
                 block(new TrainingDay(
                         "Day", 0, List.of(slot("A", Lift.SQUAT, "1x1 90%"), slot("B", Lift.SQUAT, "3x3 70%")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         Totals week = reckoning.week(0);
         assertThat(week.tonnage()).isEqualTo(Mass.ofKg(180 + 9 * 140));
         assertThat(week.mean()).contains(Percent.of(72));
@@ -113,7 +113,7 @@ class ReckoningTest {
 
     @Test
     void whatWasLiftedTakesThePlaceOfWhatWasPlanned() {
-        Course.Log log = (day, week) -> week == 0
+        Projection.Log log = (day, week) -> week == 0
                 ? Optional.of(List.of(
                         new DoneSet(TaskKey.warmUp("A", 1), set(Lift.SQUAT, 100, 5, Effort.parse("easy"))),
                         new DoneSet(TaskKey.work("A", 1), set(Lift.SQUAT, 150, 4, new Effort.Rated(Rpe.of(8))))))
@@ -136,7 +136,7 @@ class ReckoningTest {
                 block(
                         new TrainingDay("One", 0, List.of(slot("A", Lift.SQUAT, "3x5 80%"))),
                         new TrainingDay("Two", 3, List.of(slot("A", new Lift("front-squat"), "3x5 80%")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         assertThat(reckoning.frequency(Lift.SQUAT, 0)).isEqualTo(2);
         assertThat(reckoning.muscle(Muscle.QUADS, 0).sets()).isEqualTo(6);
         assertThat(reckoning.muscle(Muscle.CHEST, 0).sets()).isZero();
@@ -152,7 +152,7 @@ class ReckoningTest {
                         "Day",
                         0,
                         List.of(slot("A", Lift.BENCH_PRESS, "max 80%"), slot("B", Lift.SQUAT, "climb 8 to @7")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         assertThat(reckoning.family(Lift.BENCH_PRESS).reps()).isBetween(6, 9);
         assertThat(reckoning.family(Lift.SQUAT).hardSets()).isEqualByComparingTo("1.5");
     }
@@ -166,7 +166,7 @@ class ReckoningTest {
                         List.of(
                                 slot("A", new Lift("general-preparation"), "prep 10min"),
                                 slot("B", new Lift("yoke-walk"), "3x20m 180kg")))),
-                Course.Log.NONE);
+                Projection.Log.NONE);
         assertThat(reckoning.all().reps()).isZero();
         assertThat(reckoning.all().tonnage()).isEqualTo(Mass.ZERO);
         assertThat(reckoning.specificity()).isEmpty();
@@ -186,7 +186,8 @@ class ReckoningTest {
     })
     void prilepinIsASecondOpinion(String share, String sets, Prilepin.Zone zone, Prilepin.Verdict verdict) {
         Reckoning reckoning = reckon(
-                block(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, sets + " " + share)))), Course.Log.NONE);
+                block(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, sets + " " + share)))),
+                Projection.Log.NONE);
         assertThat(Prilepin.of(reckoning.lines())).singleElement().satisfies(opinion -> {
             assertThat(opinion.zone()).isEqualTo(zone);
             assertThat(opinion.verdict()).isEqualTo(verdict);
@@ -215,9 +216,9 @@ class ReckoningTest {
 
     private static long minutes(Slot... slots) {
         Block block = block(new TrainingDay("Day", 0, List.of(slots)));
-        Course course = Course.of(block, RESOLVER, Course.Log.NONE);
-        List<Prescription> day = course.prescriptions(0, 0);
-        return SessionTime.of(day, course.loads(0, 0), RESOLVER).toMinutes();
+        Projection projection = Projection.of(block, RESOLVER, Projection.Log.NONE);
+        List<Prescription> day = projection.prescriptions(0, 0);
+        return SessionTime.of(day, projection.loads(0, 0), RESOLVER).toMinutes();
     }
 
     @Test

@@ -9,6 +9,9 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.KindOfWork;
+import dev.yarbel.core.progress.ExpectedGain;
+import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.References;
 import java.time.LocalDate;
@@ -67,9 +70,9 @@ public record LiftStanding(
     /**
      * What loads can hang on.
      *
-     * @param lastTime the heaviest work load of the last session with the lift
+     * @param lastTimes the last session of each kind of work with the lift
      */
-    LiftNumbers numbers(Optional<Mass> lastTime) {
+    LiftNumbers numbers(Map<KindOfWork, LastSession> lastTimes) {
         Map<Integer, Mass> repMaxes = new HashMap<>();
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
@@ -80,7 +83,8 @@ public record LiftStanding(
                         newest(RecordedMax.Kind.GOAL).map(RecordedMax::load),
                         eventLoad,
                         repMaxes,
-                        lastTime));
+                        lastTimes))
+                .with(ExpectedGain.of(mastery));
     }
 
     /** The maxes that were set down, oldest first. */

@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import java.time.Instant;
@@ -53,7 +54,7 @@ record LogRow(
                 planDay == null ? Optional.empty() : Optional.of(new PlannedDay(planDay, planWeek)),
                 finishedAt != null,
                 Optional.ofNullable(pain),
-                Optional.ofNullable(planned).filter(text -> !text.isEmpty()),
+                Optional.ofNullable(planned).flatMap(AskedDay::parse),
                 ratings == null ? new SessionRatings() : ratings,
                 sets,
                 times);

@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -12,7 +13,7 @@ import java.util.Optional;
  *
  * @param planned the day of a plan it answers; empty for one that nobody planned
  * @param sets in the order they were lifted
- * @param asked what the plan asked for when its first set was logged, a line a slot
+ * @param asked what the plan asked for when its first set was logged, and what that came to
  * @param pain what the lifter noted, if anything hurt
  * @param times when each of the sets was lifted
  */
@@ -22,7 +23,7 @@ public record SessionLog(
         Optional<PlannedDay> planned,
         boolean finished,
         Optional<String> pain,
-        Optional<String> asked,
+        Optional<AskedDay> asked,
         SessionRatings ratings,
         List<DoneSet> sets,
         List<Instant> times) {

@@ -349,7 +349,23 @@ public class Sessions {
             Instant at,
             List<DoneSet> lifted,
             boolean heard) {
-        TrainingSession session = planned.map(day -> session(lifter, day, date, ""))
+        addHistory(lifter, planned, "", date, at, lifted, heard);
+    }
+
+    /**
+     * The same with what the day had asked for.
+     *
+     * @param asked as {@link dev.yarbel.core.session.AskedDay} has it; empty where nobody kept it
+     */
+    public void addHistory(
+            LifterCard lifter,
+            Optional<PlannedDay> planned,
+            String asked,
+            LocalDate date,
+            Instant at,
+            List<DoneSet> lifted,
+            boolean heard) {
+        TrainingSession session = planned.map(day -> session(lifter, day, date, asked))
                 .orElseGet(() -> {
                     sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, at);
                     return sessions.lockUnplanned(lifter.clubId(), lifter.id(), date)

@@ -4,7 +4,8 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.session.Best;
+import dev.yarbel.core.session.LastTimes;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.web.page.NotFoundException;
@@ -53,34 +54,29 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
                     .ifPresent(share -> ratios.computeIfPresent(
                             lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
         }
-        Map<Lift, Mass> last = lastTime();
+        LastTimes last = lastTimes();
         Map<Lift, LiftNumbers> own = new HashMap<>();
-        lifts.forEach(lift -> own.put(lift.lift(), lift.numbers(Optional.ofNullable(last.get(lift.lift())))));
-        last.forEach((lift, load) ->
-                own.computeIfAbsent(lift, l -> LiftStanding.none(l).numbers(Optional.of(load))));
+        lifts.forEach(lift -> own.put(lift.lift(), lift.numbers(last.of(lift.lift()))));
+        last.lifts()
+                .forEach(lift ->
+                        own.computeIfAbsent(lift, l -> LiftStanding.none(l).numbers(last.of(l))));
         return Numbers.of(own, ratios);
     }
 
-    /** The heaviest work load of each lift in the last finished session with it: one of a plan before one of none. */
-    private Map<Lift, Mass> lastTime() {
-        Map<Lift, Mass> last = lastTime(false);
-        last.putAll(lastTime(true));
+    private LastTimes lastTimes() {
+        LastTimes last = new LastTimes();
+        log.stream()
+                .filter(SessionLog::finished)
+                .forEach(session -> last.add(session.date(), session.asked(), session.sets()));
         return last;
     }
 
-    private Map<Lift, Mass> lastTime(boolean planned) {
-        Map<Lift, Mass> last = new HashMap<>();
-        for (SessionLog session : log) {
-            if (session.finished() && session.planned().isPresent() == planned) {
-                Map<Lift, Mass> heaviest = new HashMap<>();
-                session.sets().stream()
-                        .filter(done -> !done.task().warmUp() && done.set().made())
-                        .forEach(done ->
-                                heaviest.merge(done.set().lift(), done.set().load(), Mass::max));
-                last.putAll(heaviest);
-            }
-        }
-        return last;
+    /** Every work set of the log with the kind of work it was part of. */
+    public List<Best.PastSet> pastSets() {
+        return log.stream()
+                .filter(SessionLog::finished)
+                .flatMap(session -> Best.PastSet.of(session.date(), session.asked(), session.sets()).stream())
+                .toList();
     }
 
     /** The sessions by the day of the plan they answer; those that answer none are not among them. */

@@ -7,6 +7,7 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.LiftStanding;
 import dev.yarbel.web.plan.LifterPlan;
@@ -66,7 +67,10 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
     static List<LoadChange> changes(LifterPlan plan, Lift lift, Mass after) {
         Resolver then = plan.resolver().with(lift, numbers -> numbers.withWorkingMax(after));
         return LoadChange.between(
-                        plan.resolver(), then, plan.block(), plan.today().minusDays(1))
+                        plan.projection(),
+                        Projection.of(plan.block(), then, plan.log()),
+                        plan.block(),
+                        plan.today().minusDays(1))
                 .stream()
                 .filter(change -> !plan.isFinished(change.day(), change.week()))
                 .toList();

@@ -9,6 +9,7 @@ import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Sessions;
@@ -344,7 +345,12 @@ public class DemoClub {
             var sets = strength.session(plan.resolver(), plan.block(), day, week);
             var at = date.atTime(18, 30).atZone(ZONE).toInstant();
             boolean heard = decisionsWait && i == past.size() - 1;
-            sessions.addHistory(lifter, Optional.of(plan.planned(day, week)), date, at, sets, heard);
+            String asked = AskedDay.of(
+                            plan.block().shape().get(week).deload(),
+                            plan.projection().prescriptions(day, week),
+                            plan.projection().loads(day, week))
+                    .text();
+            sessions.addHistory(lifter, Optional.of(plan.planned(day, week)), asked, date, at, sets, heard);
         }
     }
 }

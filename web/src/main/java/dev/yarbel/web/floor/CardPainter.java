@@ -10,15 +10,15 @@ import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Tempo;
 import dev.yarbel.core.prescription.Work;
-import dev.yarbel.core.record.Best;
-import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.LookOver;
@@ -29,7 +29,6 @@ import dev.yarbel.core.session.Rest;
 import dev.yarbel.core.session.SessionPlan.Because;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
-import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.BarDrawing;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Words;
@@ -73,7 +72,7 @@ class CardPainter {
         private final Map<SlotPlan, FloorView.SlotLine> slotLines;
         private final FormState state;
         private final MassUnit unit;
-        private final List<LiftedSession> lifted;
+        private final List<Best.PastSet> past;
         private final Map<String, String> beats = new HashMap<>();
 
         private Cards(FloorDay day, List<DoneSet> done, Map<SlotPlan, FloorView.SlotLine> slotLines, FormState state) {
@@ -82,10 +81,7 @@ class CardPainter {
             this.slotLines = slotLines;
             this.state = state;
             this.unit = day.plan().lifter().unit();
-            this.lifted = day.plan().standing().log().stream()
-                    .filter(SessionLog::finished)
-                    .map(SessionLog::lifted)
-                    .toList();
+            this.past = day.plan().standing().pastSets();
         }
 
         FloorView.Card card(Task task, Map<Prescription, String> shifts) {
@@ -267,13 +263,15 @@ class CardPainter {
 
         private String beat(Task task, Part part) {
             if (!part.work().countsReps()
+                    || task.key().warmUp()
                     || part.work() instanceof Work.Clusters
                     || part.work() instanceof Work.ToLimit) {
                 return null;
             }
             Rpe most = part.basis() instanceof LoadBasis.AtRpe at ? at.rpe() : Rpe.LIMIT;
-            return beats.computeIfAbsent(task.lift().key() + " " + task.reps() + " " + most, key -> Best.of(
-                            lifted, task.lift(), task.reps(), most)
+            boolean backOff = part.basis().hangsOnTop();
+            return beats.computeIfAbsent(task.lift().key() + " " + part.shorthand() + " " + task.reps(), key -> Best.of(
+                            past, task.lift(), KindOfWork.of(part), backOff, task.reps(), most)
                     .map(best -> words.say(
                             "floor.beat",
                             words.load(best.load(), unit),

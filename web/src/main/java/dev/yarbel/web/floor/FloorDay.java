@@ -3,6 +3,7 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.session.Amended;
+import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.FloorRules;
 import dev.yarbel.core.session.Prescription;
@@ -43,7 +44,7 @@ record FloorDay(
 
     static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes) {
         Optional<SessionLog> log = plan.session(day, week);
-        List<Prescription> asked = plan.course().prescriptions(day, week);
+        List<Prescription> asked = plan.projection().prescriptions(day, week);
         Amended amended =
                 Amended.of(asked, changes.stream().map(FloorChange::amendment).toList());
         SessionPlan session = SessionPlan.of(
@@ -144,7 +145,7 @@ record FloorDay(
 
     /** What the plan itself asks for in a slot, whatever was changed on the floor. */
     Optional<Prescription> planned(String letter) {
-        return plan.course().prescriptions(day, week).stream()
+        return plan.projection().prescriptions(day, week).stream()
                 .filter(asked -> asked.letter().equals(letter))
                 .findFirst();
     }
@@ -157,18 +158,19 @@ record FloorDay(
         return plan.block().days().get(day).name();
     }
 
-    /** What the plan asks for, a line a slot. */
+    /** What the day asks for and what that comes to, as it is kept once its first set is logged. */
     String asked() {
-        return plan.block().days().get(day).slots().stream()
-                .flatMap(slot -> slot.doses().get(week).stream()
-                        .map(dose -> slot.letter() + "\t" + slot.lift().key() + "\t" + dose.shorthand()))
-                .collect(Collectors.joining("\n"));
+        return AskedDay.of(
+                        plan.block().shape().get(week).deload(),
+                        plan.projection().prescriptions(day, week),
+                        plan.projection().loads(day, week))
+                .text();
     }
 
     /** Whether the plan was changed after the session began. */
     public boolean changedSince() {
         return log.flatMap(SessionLog::asked)
-                .filter(then -> !then.equals(asked()))
+                .filter(then -> !then.isStill(plan.block(), day, week))
                 .isPresent();
     }
 

@@ -153,7 +153,12 @@ class SlotLines {
                     words.percent(from.share()));
         }
         if (origin instanceof ResolvedLoad.Origin.AfterLastTime after) {
-            return new Why("AfterLastTime", words.load(after.last(), unit), words.load(after.step(), unit));
+            return new Why(
+                    "Law." + after.step().answer(),
+                    words.load(after.step().before(), unit),
+                    after.step().reasons().stream()
+                            .map(reason -> words.say("law.reason." + reason.kind(), reason.done(), reason.of()))
+                            .collect(Collectors.joining(", ")));
         }
         if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
             return new Why(
@@ -161,7 +166,7 @@ class SlotLines {
                     through(estimate.estimate(), numbers.estimateThrough(), unit),
                     words.percent(estimate.share()));
         }
-        return new Why("AsWritten", null, null);
+        return new Why(origin instanceof ResolvedLoad.Origin.AsItStood ? "AsItStood" : "AsWritten", null, null);
     }
 
     /** A max, with the ratio by which it was taken from another lift's. */

@@ -2,7 +2,9 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.review.Gate;
-import dev.yarbel.core.session.Course;
+import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
@@ -26,7 +28,7 @@ import java.util.Set;
  * @param gates the gates a coach opened, by slot
  * @param sessions what was logged, by the day of the plan it answers
  * @param kit the gym its loads are made with
- * @param course what each day's doses come to
+ * @param projection what each day's doses come to
  */
 public record LifterPlan(
         LifterCard lifter,
@@ -42,7 +44,7 @@ public record LifterPlan(
         Map<PlannedDay, SessionLog> sessions,
         AtHand kit,
         Resolver resolver,
-        Course course,
+        Projection projection,
         LocalDate today) {
 
     LifterPlan with(AtHand other, Resolver resolving) {
@@ -60,7 +62,7 @@ public record LifterPlan(
                 sessions,
                 other,
                 resolving,
-                Course.of(block, resolving, log(sessions, dayIds)),
+                Projection.of(block, resolving, log(sessions, dayIds)),
                 today);
     }
 
@@ -80,19 +82,32 @@ public record LifterPlan(
                 sessions,
                 kit,
                 resolver,
-                Course.of(other, resolver, log(sessions, dayIds)),
+                Projection.of(other, resolver, log(sessions, dayIds)),
                 today);
     }
 
-    /** What was lifted, as the course of a block asks for it. */
-    Course.Log log() {
+    /** What was lifted, as the projection asks for it. */
+    public Projection.Log log() {
         return log(sessions, dayIds);
     }
 
-    static Course.Log log(Map<PlannedDay, SessionLog> sessions, List<Long> dayIds) {
-        return (day, week) -> Optional.ofNullable(sessions.get(new PlannedDay(dayIds.get(day), week)))
-                .filter(SessionLog::finished)
-                .map(SessionLog::sets);
+    static Projection.Log log(Map<PlannedDay, SessionLog> sessions, List<Long> dayIds) {
+        return new Projection.Log() {
+
+            private Optional<SessionLog> session(int day, int week) {
+                return Optional.ofNullable(sessions.get(new PlannedDay(dayIds.get(day), week)));
+            }
+
+            @Override
+            public Optional<List<DoneSet>> on(int day, int week) {
+                return session(day, week).filter(SessionLog::finished).map(SessionLog::sets);
+            }
+
+            @Override
+            public Optional<AskedDay> asked(int day, int week) {
+                return session(day, week).flatMap(SessionLog::asked);
+            }
+        };
     }
 
     /** The key under which the book knows a day of this plan. */

@@ -60,7 +60,7 @@ class PlanReview {
     /** @param blocks all the lifter's blocks */
     Result review(LifterPlan plan, List<BlockEntity> blocks) {
         Catalogue catalogue = plan.standing().catalogue();
-        Reckoning reckoning = Reckoning.of(plan.block(), plan.course(), plan.resolver(), plan.log(), catalogue);
+        Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Habit habit = Habit.of(
                 plan.standing().log().stream()
                         .filter(SessionLog::finished)
@@ -70,7 +70,7 @@ class PlanReview {
                 plan.resolver(),
                 catalogue);
         List<Mark> marks = BlockReview.of(
-                plan.block(), plan.course(), plan.resolver(), reckoning, catalogue, new Known(plan, blocks, habit));
+                plan.block(), plan.projection(), plan.resolver(), reckoning, catalogue, new Known(plan, blocks, habit));
         return new Result(reckoning, habit, marks);
     }
 
@@ -220,7 +220,9 @@ class PlanReview {
     /** Minutes a day of a week will take; 0 where nothing is asked for. */
     static int minutes(LifterPlan plan, int day, int week) {
         return (int) SessionTime.of(
-                        plan.course().prescriptions(day, week), plan.course().loads(day, week), plan.resolver())
+                        plan.projection().prescriptions(day, week),
+                        plan.projection().loads(day, week),
+                        plan.resolver())
                 .toMinutes();
     }
 

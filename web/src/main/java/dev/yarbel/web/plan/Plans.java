@@ -7,7 +7,7 @@ import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.review.Gate;
-import dev.yarbel.core.session.Course;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.PlannedDay;
@@ -155,7 +155,7 @@ public class Plans implements StripSource, PlannedNeeds {
                 sessions,
                 kit,
                 resolver,
-                Course.of(block, resolver, LifterPlan.log(sessions, dayIds)),
+                Projection.of(block, resolver, LifterPlan.log(sessions, dayIds)),
                 today);
     }
 

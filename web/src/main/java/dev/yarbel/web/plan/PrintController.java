@@ -89,7 +89,7 @@ class PrintController {
     private List<Session> sessions(LifterPlan plan, int week) {
         List<Session> sessions = new ArrayList<>();
         for (int day = 0; day < plan.block().days().size(); day++) {
-            List<Prescription> asked = plan.course().prescriptions(day, week);
+            List<Prescription> asked = plan.projection().prescriptions(day, week);
             if (!asked.isEmpty()) {
                 SessionPlan session = SessionPlan.of(plan.resolver(), asked, List.of());
                 sessions.add(new Session(

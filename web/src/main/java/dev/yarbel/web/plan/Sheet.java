@@ -235,8 +235,8 @@ class Sheet {
     }
 
     private List<CellView.LoadView> loads(LifterPlan plan, int day, int week, String letter) {
-        List<Prescription> prescriptions = plan.course().prescriptions(day, week);
-        List<ResolvedLoad> loads = plan.course().loads(day, week);
+        List<Prescription> prescriptions = plan.projection().prescriptions(day, week);
+        List<ResolvedLoad> loads = plan.projection().loads(day, week);
         List<CellView.LoadView> views = new ArrayList<>();
         for (int i = 0; i < prescriptions.size(); i++) {
             if (prescriptions.get(i).letter().equals(letter)) {
@@ -294,7 +294,7 @@ class Sheet {
                 words.load(fit.load(), plan.lifter().unit()),
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
-                upTo(plan, prescription.part(), known),
+                beside(plan, prescription, known),
                 PredictedEffort.of(prescription.part(), fit.load(), numbers)
                         .map(this::effort)
                         .orElse(null),
@@ -305,7 +305,20 @@ class Sheet {
                 tint(numbers, fit.load()));
     }
 
-    /** What stands beside the load: a range's upper end, sets that drop, or what chains and bands make of it. */
+    /** What stands beside the load, with what its law did where that is more than a step. */
+    private String beside(LifterPlan plan, Prescription prescription, ResolvedLoad.Known known) {
+        String upTo = upTo(plan, prescription.part(), known);
+        if (!(known.origin() instanceof ResolvedLoad.Origin.AfterLastTime after)
+                || !after.step().isNoted()) {
+            return upTo;
+        }
+        String law = words.say(
+                "plan.law." + after.step().answer(),
+                prescription.part().sets() + "×" + prescription.part().reps());
+        return upTo == null ? law : law + " · " + upTo;
+    }
+
+    /** A range's upper end, sets that drop, or what chains and bands make of it. */
     private String upTo(LifterPlan plan, Part part, ResolvedLoad.Known known) {
         var unit = plan.lifter().unit();
         if (known.upTo().isPresent()) {

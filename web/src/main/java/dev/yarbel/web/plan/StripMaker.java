@@ -46,7 +46,7 @@ class StripMaker {
 
     Strip draw(LifterPlan plan) {
         Catalogue catalogue = plan.standing().catalogue();
-        Reckoning reckoning = Reckoning.of(plan.block(), plan.course(), plan.resolver(), plan.log(), catalogue);
+        Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Map<Place, List<WorkLine>> work = new HashMap<>();
         for (WorkLine line : reckoning.lines()) {
             if (line.share().isPresent()) {
@@ -201,7 +201,7 @@ class StripMaker {
                         .distinct()
                         .filter(lift -> catalogue.root(lift).equals(root))
                         .flatMap(lift ->
-                                Exposure.done(plan.resolver(), plan.course().prescriptions(day, week), sets, lift)
+                                Exposure.done(plan.resolver(), plan.projection().prescriptions(day, week), sets, lift)
                                         .stream()))
                 .map(Exposure::judgement)
                 .toList();

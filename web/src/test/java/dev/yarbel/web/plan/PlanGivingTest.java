@@ -54,7 +54,7 @@ class PlanGivingTest extends DeskTesting {
         assertThat(theirs.name()).isEqualTo("Block");
         assertThat(row(theirs, 0, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
         // 75 % of 120 kg, not of the 200 kg of the lifter it came from
-        assertThat(theirs.course().loads(0, 0).get(2).load()).contains(Mass.ofKg(90));
+        assertThat(theirs.projection().loads(0, 0).get(2).load()).contains(Mass.ofKg(90));
 
         String cell = club.cell(2, 2);
         send("/days/0", "was." + cell, "3x5 77.5%", "dose." + cell, "3x4 80%", "follow", "on")

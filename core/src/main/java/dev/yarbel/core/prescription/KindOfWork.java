@@ -1,0 +1,80 @@
+package dev.yarbel.core.prescription;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What two doses of a lift have in common when the one may be compared with the other, or its load follow from it: sets
+ * built in the same way for as many repetitions, meant in the same manner, at the same beat, with the same on the bar. How
+ * many sets there are is left out, and so is whether the last goes on.
+ *
+ * @param reps of a set, of clusters of a small set; 0 for set-drop stages, whose repetitions change as they go
+ */
+public record KindOfWork(
+        Built built, int reps, Set<Manner> manners, Optional<Tempo> tempo, Optional<Changing> changing) {
+
+    /** How sets are built. */
+    public enum Built {
+        STRAIGHT,
+        RANGE,
+        STAGES,
+        TO_LIMIT,
+        CLIMB,
+        CLUSTERS,
+        DENSITY,
+        /** What is not counted in repetitions. */
+        OTHER
+    }
+
+    /** Manners that leave the work what it is: what the lifter sees, and who picks. */
+    private static final Set<Manner> NO_MATTER = EnumSet.of(Manner.BLIND, Manner.CHOICE, Manner.STAGES);
+
+    public KindOfWork {
+        manners = Set.copyOf(manners);
+    }
+
+    /** Straight sets with nothing else said. */
+    public static KindOfWork straight(int reps) {
+        return new KindOfWork(Built.STRAIGHT, reps, Set.of(), Optional.empty(), Optional.empty());
+    }
+
+    public static KindOfWork of(Part part) {
+        EnumSet<Manner> manners = EnumSet.noneOf(Manner.class);
+        manners.addAll(part.details().manners());
+        manners.removeAll(NO_MATTER);
+        Built built = built(part);
+        int reps = built == Built.STAGES
+                ? 0
+                : part.work() instanceof Work.Clusters clusters ? clusters.each() : part.reps();
+        return new KindOfWork(built, reps, manners, part.tempo(), part.changing());
+    }
+
+    /** Whether both are alike but for their repetitions. */
+    public boolean isLike(KindOfWork other) {
+        return built == other.built
+                && manners.equals(other.manners)
+                && tempo.equals(other.tempo)
+                && changing.equals(other.changing);
+    }
+
+    private static Built built(Part part) {
+        Work work = part.work();
+        if (part.is(Manner.STAGES)) {
+            return Built.STAGES;
+        }
+        if (work instanceof Work.Straight straight) {
+            return straight.isRange() ? Built.RANGE : Built.STRAIGHT;
+        }
+        if (work instanceof Work.Clusters) {
+            return Built.CLUSTERS;
+        }
+        if (work instanceof Work.Density) {
+            return Built.DENSITY;
+        }
+        if (work instanceof Work.Climb) {
+            return Built.CLIMB;
+        }
+        return work instanceof Work.ToLimit ? Built.TO_LIMIT : Built.OTHER;
+    }
+}

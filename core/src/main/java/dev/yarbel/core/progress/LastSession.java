@@ -1,0 +1,21 @@
+package dev.yarbel.core.progress;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.KindOfWork;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+
+/**
+ * The last session of the same work: what it asked for and what came of it.
+ *
+ * @param kind of the work
+ * @param ahead it is still to come, and the result is what is expected of it
+ */
+public record LastSession(KindOfWork kind, Run run, Result result, boolean ahead) {
+
+    /** What a part of a dose asks for after it, by the part's own law. */
+    public Step next(Part part) {
+        return Law.of(part)
+                .after(run, result, part.basis() instanceof LoadBasis.LastTime last ? last.step() : Mass.ZERO);
+    }
+}

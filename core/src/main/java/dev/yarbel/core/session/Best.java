@@ -1,0 +1,72 @@
+package dev.yarbel.core.session;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.KindOfWork;
+import dev.yarbel.core.record.LiftedSet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The number to beat: the heaviest load lifted for so many repetitions at a rating or easier, of work of the same kind. */
+public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
+
+    /**
+     * A work set of the past with the kind of work it was part of.
+     *
+     * @param backOff its load hung on a top of the day
+     */
+    public record PastSet(LocalDate on, KindOfWork kind, boolean backOff, LiftedSet set) {
+
+        /** The work sets of one session; where nobody planned it, each is a straight set of its own repetitions. */
+        public static List<PastSet> of(LocalDate on, Optional<AskedDay> asked, List<DoneSet> done) {
+            List<Prescription> day = asked.map(AskedDay::prescriptions).orElse(List.of());
+            List<PastSet> sets = new ArrayList<>();
+            for (DoneSet each : done) {
+                if (!each.task().warmUp()) {
+                    Optional<Prescription> answered = day.stream()
+                            .filter(p -> p.isAnsweredBy(each.task())
+                                    && p.lift().equals(each.set().lift()))
+                            .findFirst();
+                    sets.add(new PastSet(
+                            on,
+                            answered.map(p -> KindOfWork.of(p.part()))
+                                    .orElseGet(() -> KindOfWork.straight(
+                                            Math.max(1, each.set().reps()))),
+                            answered.filter(p -> p.part().basis().hangsOnTop()).isPresent(),
+                            each.set()));
+                }
+            }
+            return sets;
+        }
+    }
+
+    /**
+     * The best of what was lifted so far; of two alike the later one. Sets that were missed, helped or not rated are none.
+     *
+     * @param kind of the work that it is to be compared with; its repetitions may be fewer than those lifted
+     * @param backOff whether that hangs on a top of its day
+     * @param most the hardest rating that counts
+     */
+    public static Optional<Best> of(
+            Collection<PastSet> sets, Lift lift, KindOfWork kind, boolean backOff, int reps, Rpe most) {
+        return sets.stream()
+                .filter(past -> past.kind.isLike(kind)
+                        && past.backOff == backOff
+                        && past.set.lift().equals(lift)
+                        && past.set.reps() >= reps
+                        && past.set.load().isPositive()
+                        && past.set.details().helped() == 0
+                        && past.set.details().modified() == kind.changing().isPresent())
+                .flatMap(past -> past.set.effort() instanceof Effort.Rated rated
+                        ? Optional.of(new Best(past.on, past.set.load(), past.set.reps(), rated.rpe())).stream()
+                        : Optional.<Best>empty().stream())
+                .filter(best -> best.rpe.compareTo(most) <= 0)
+                .max(Comparator.comparing(Best::load).thenComparing(Best::on));
+    }
+}
