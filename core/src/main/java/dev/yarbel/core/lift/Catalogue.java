@@ -88,4 +88,12 @@ public final class Catalogue {
         lifts.forEach(lift -> places.addAll(of(lift).loads()));
         return places;
     }
+
+    /** Whether a lift uses half of another one's muscles or more (a starting value of ours). */
+    public boolean sharesMuscles(Lift done, Lift next) {
+        Set<Muscle> worked = of(done).trains();
+        Set<Muscle> needed = of(next).trains();
+        long shared = needed.stream().filter(worked::contains).count();
+        return shared > 0 && 2 * shared >= needed.size();
+    }
 }

@@ -2,16 +2,40 @@ package dev.yarbel.core.prescription;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import java.util.Optional;
 
 /**
  * What chains or bands add to the bar on the way up, as a pair together: {@code +chains 15kg}, {@code +bands 10/35kg},
- * or what reverse bands take off: {@code reverse 20kg}. The load of the dose is what stands on the bar itself.
+ * or what reverse bands take off: {@code reverse 20kg}.
+ *
+ * <p>The load of the dose is meant at one {@link End} of the lift or on the bar itself. Where the dose does not say which,
+ * a load in figures, or one that hangs on the last time or on the day's top, is what stands on the bar; a percentage is
+ * meant at the top, as such sets are usually spoken of (common practice, no source); a rating is worked out where the lift
+ * is hardest.
  *
  * @param bottom at the bottom of the lift
  * @param top at the top
  * @param unit as the coach typed
+ * @param at where the load of the dose is meant, if the dose says so
  */
-public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit) {
+public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit, Optional<End> at) {
+
+    /** Where the load of a dose is meant. */
+    public enum End {
+        BAR("bar"),
+        BOTTOM("bottom"),
+        TOP("top");
+
+        private final String word;
+
+        End(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
 
     public static final Mass MOST = Mass.ofKg(300);
 
@@ -42,6 +66,40 @@ public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit) {
         }
     }
 
+    /** Nothing is said of where the load is meant. */
+    public Changing(Kind kind, Mass bottom, Mass top, MassUnit unit) {
+        this(kind, bottom, top, unit, Optional.empty());
+    }
+
+    /** The same with its load meant there. */
+    public Changing at(End end) {
+        return new Changing(kind, bottom, top, unit, Optional.of(end));
+    }
+
+    /** The same set-up, wherever the load is meant. */
+    public Changing setUp() {
+        return new Changing(kind, bottom, top, unit);
+    }
+
+    /** What has to be on the bar for a load at the bottom; may be less than nothing. */
+    public Mass barForBottom(Mass load) {
+        return kind == Kind.REVERSE ? load.plus(bottom) : load.minus(bottom);
+    }
+
+    /** What has to be on the bar for a load at the top; may be less than nothing. */
+    public Mass barForTop(Mass load) {
+        return kind == Kind.REVERSE ? load.plus(top) : load.minus(top);
+    }
+
+    /** What has to be on the bar for a load meant at an end; may be less than nothing. */
+    public Mass barFor(Mass load, End end) {
+        return switch (end) {
+            case BAR -> load;
+            case BOTTOM -> barForBottom(load);
+            case TOP -> barForTop(load);
+        };
+    }
+
     /** What the lifter holds at the bottom with so much on the bar; never below nothing. */
     public Mass atBottom(Mass bar) {
         return kind == Kind.REVERSE ? Mass.max(Mass.ZERO, bar.minus(bottom)) : bar.plus(bottom);
@@ -53,6 +111,10 @@ public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit) {
     }
 
     String shorthand() {
+        return hung() + at.map(end -> " at " + end.word()).orElse("");
+    }
+
+    private String hung() {
         Mass most = kind == Kind.REVERSE ? bottom : top;
         Mass least = kind == Kind.REVERSE ? top : bottom;
         String figures = most.figure(unit, 3) + unit.symbol();

@@ -47,7 +47,13 @@ public record KindOfWork(
         int reps = built == Built.STAGES
                 ? 0
                 : part.work() instanceof Work.Clusters clusters ? clusters.each() : part.reps();
-        return new KindOfWork(built, reps, manners, part.tempo(), part.changing());
+        return new KindOfWork(
+                built, reps, manners, part.tempo(), part.changing().map(Changing::setUp));
+    }
+
+    /** Whether a set of it is a plain one of its load and repetitions. */
+    public boolean isPlain() {
+        return manners.isEmpty() && tempo.isEmpty() && changing.isEmpty();
     }
 
     /** Whether both are alike but for their repetitions. */

@@ -224,9 +224,26 @@ final class LoadReader {
         Mass other = second.map(figure -> Mass.parse(figure, unit)).orElse(Mass.ZERO);
         boolean firstIsBottom = kind == Changing.Kind.REVERSE || second.isPresent();
         try {
-            return Optional.of(new Changing(kind, firstIsBottom ? one : other, firstIsBottom ? other : one, unit));
+            return Optional.of(
+                    new Changing(kind, firstIsBottom ? one : other, firstIsBottom ? other : one, unit, end()));
         } catch (IllegalArgumentException wrong) {
             throw in.stop(start, Problem.CHANGING_WRONG);
         }
+    }
+
+    /** Where the load is meant: {@code at bar}, {@code at bottom}, {@code at top}; empty where nothing is said. */
+    private Optional<Changing.End> end() throws Stop {
+        if (!in.takeWord("at")) {
+            return Optional.empty();
+        }
+        for (Changing.End end : Changing.End.values()) {
+            if (in.takeWord(end.word())) {
+                return Optional.of(end);
+            }
+        }
+        if (in.takeWord("lockout")) {
+            return Optional.of(Changing.End.TOP);
+        }
+        throw in.stop(Problem.EXPECTED_WORD);
     }
 }

@@ -43,7 +43,9 @@ final class SpecialisationSchool implements School.Generator {
                     Strand.MAIN,
                     request.lift(),
                     Purpose.CONTEST_LIFT,
-                    request.each(week -> StrandRequest.dose("10x1 in 10min gap 30 %s%%", week == 0 ? 85 : 90))));
+                    request.each(week -> week < 2
+                            ? StrandRequest.dose("10x1 in 10min gap 30 %s%%", week == 0 ? 85 : 90)
+                            : StrandRequest.dose("10x1 in 10min gap 30 last %s", request.step()))));
         }
         return strands;
     }

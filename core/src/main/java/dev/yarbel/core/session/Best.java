@@ -62,7 +62,7 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                         && past.set.reps() >= reps
                         && past.set.load().isPositive()
                         && past.set.details().helped() == 0
-                        && past.set.details().modified() == kind.changing().isPresent())
+                        && (!past.set.details().modified() || !kind.isPlain()))
                 .flatMap(past -> past.set.effort() instanceof Effort.Rated rated
                         ? Optional.of(new Best(past.on, past.set.load(), past.set.reps(), rated.rpe())).stream()
                         : Optional.<Best>empty().stream())

@@ -3,8 +3,6 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Muscle;
-import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
@@ -58,9 +56,6 @@ public record FloorRules(Catalogue catalogue, boolean even, Set<Lift> held) {
         if (catalogue.root(done).equals(catalogue.root(next))) {
             return true;
         }
-        Variation variation = catalogue.of(next);
-        Set<Muscle> worked = catalogue.of(done).trains();
-        long warm = variation.trains().stream().filter(worked::contains).count();
-        return warm > 0 && 2 * warm >= variation.trains().size();
+        return catalogue.sharesMuscles(done, next);
     }
 }

@@ -4,6 +4,8 @@ import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.progress.ExpectedGain;
 import java.util.Optional;
 
@@ -58,6 +60,11 @@ public record LiftNumbers(
     public Optional<Mass> repMax(int reps) {
         return Optional.ofNullable(references.repMaxes().get(reps))
                 .or(() -> estimate.map(max -> curve.load(max, reps, Rpe.LIMIT)));
+    }
+
+    /** What is on the bar for the best single with the chains or bands of a part; empty where it has none, or was never done. */
+    public Optional<Mass> ownBest(Part part) {
+        return part.changing().map(Changing::setUp).map(references.ownBests()::get);
     }
 
     /** The same with another working max of its own. */

@@ -21,32 +21,46 @@ public sealed interface PredictedEffort {
     record BeyondReach() implements PredictedEffort {}
 
     /**
-     * The effort of each set of a part at a load. Empty where nothing is known of the lift, where a rating is asked for
+     * The effort of the last set of a part at a load on the bar. Empty where nothing is known of the lift, where a rating is asked for
      * anyway, where the sets go to the limit, or where it is not repetitions that count.
      */
+    static Optional<PredictedEffort> of(Prescription prescription, Mass load, LiftNumbers numbers) {
+        return of(prescription.part(), Demand.of(prescription), load, numbers);
+    }
+
+    /** The same of a part at the start of a session. */
     static Optional<PredictedEffort> of(Part part, Mass load, LiftNumbers numbers) {
+        return of(part, Demand.of(part), load, numbers);
+    }
+
+    private static Optional<PredictedEffort> of(Part part, Demand demand, Mass load, LiftNumbers numbers) {
         if (!part.work().countsReps()
                 || part.basis() instanceof LoadBasis.AtRpe
                 || part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.Climb
-                || part.changing().isPresent()) {
+                || part.work() instanceof Work.Climb) {
             return Optional.empty();
         }
-        int reps = part.work() instanceof Work.Clusters clusters ? clusters.each() : part.reps();
-        return numbers.estimate().or(numbers::workingMax).map(max -> of(reps, load, max, numbers));
+        int done = demand.halvesOf(part);
+        return numbers.ownBest(part)
+                .map(best -> of(done, load.asShareOf(demand.share()), best, numbers))
+                .or(() -> max(numbers).map(max -> of(done, demand.plain(load), max, numbers)));
     }
 
     /** The effort of so many repetitions at a load; empty where nothing is known of the lift. */
     static Optional<PredictedEffort> of(int reps, Mass load, LiftNumbers numbers) {
-        return numbers.estimate().or(numbers::workingMax).map(max -> of(reps, load, max, numbers));
+        return max(numbers).map(max -> of(2 * reps, load, max, numbers));
     }
 
-    private static PredictedEffort of(int reps, Mass load, Mass max, LiftNumbers numbers) {
-        if (load.isGreaterThan(numbers.curve().load(max, reps, Rpe.LIMIT))) {
+    private static Optional<Mass> max(LiftNumbers numbers) {
+        return numbers.estimate().or(numbers::workingMax);
+    }
+
+    private static PredictedEffort of(int done, Mass load, Mass max, LiftNumbers numbers) {
+        if (load.isGreaterThan(max.times(numbers.curve().share(new RepsInAll(done))))) {
             return new BeyondReach();
         }
         for (int halves = 0; halves <= Rpe.LOWEST_THAT_ESTIMATES.halvesLeft(); halves++) {
-            RepsInAll inAll = new RepsInAll(2 * reps + halves + 1);
+            RepsInAll inAll = new RepsInAll(done + halves + 1);
             if (max.times(numbers.curve().share(inAll)).isLessThan(load)) {
                 return new About(Rpe.withHalvesLeft(halves));
             }

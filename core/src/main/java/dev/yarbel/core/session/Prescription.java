@@ -2,7 +2,10 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
@@ -22,6 +25,7 @@ import java.util.function.IntFunction;
  * @param firstSet the number of its first set within the slot, from 1
  * @param last no part of the slot follows
  * @param before the last session of the same work, where the plan knows
+ * @param tired another lift before it in the session used the same muscles hard
  * @param stood what its load came to when the day's first set was logged; empty for a day that has not begun
  */
 public record Prescription(
@@ -32,11 +36,15 @@ public record Prescription(
         int firstSet,
         boolean last,
         Optional<LastSession> before,
+        boolean tired,
         Optional<AskedDay.Stood> stood) {
+
+    private static final Percent HARD_FROM = Percent.of(70);
+    private static final Rpe HARD_RPE = Rpe.of(7);
 
     /** The first part of a dose, as the only one of its slot. */
     public Prescription(String letter, Lift lift, Dose dose) {
-        this(letter, lift, dose.first(), dose.first().sets(), 1, true, Optional.empty(), Optional.empty());
+        this(letter, lift, dose.first(), dose.first().sets(), 1, true, Optional.empty(), false, Optional.empty());
     }
 
     /** What a block asks for on one of its days in one of its weeks, in order; both counted from 0. */
@@ -69,7 +77,7 @@ public record Prescription(
                 part = part.with(session.get().next(part).run().work());
             }
             boolean last = i == dose.parts().size() - 1;
-            parts.add(new Prescription(letter, lift, part, part.sets(), first, last, session, Optional.empty()));
+            parts.add(new Prescription(letter, lift, part, part.sets(), first, last, session, false, Optional.empty()));
             first += part.sets();
         }
         return parts;
@@ -95,11 +103,46 @@ public record Prescription(
     }
 
     Prescription after(Optional<LastSession> session) {
-        return new Prescription(letter, lift, part, sets, firstSet, last, session, stood);
+        return new Prescription(letter, lift, part, sets, firstSet, last, session, tired, stood);
+    }
+
+    /** The same day with what tires its later lifts: others before them that use half of their muscles or more, hard. */
+    static List<Prescription> tiring(List<Prescription> day, Catalogue catalogue) {
+        List<Prescription> told = new ArrayList<>();
+        for (Prescription asked : day) {
+            boolean tired = told.stream()
+                    .anyMatch(before -> !before.lift.equals(asked.lift)
+                            && before.isHard()
+                            && catalogue.sharesMuscles(before.lift, asked.lift));
+            told.add(
+                    tired == asked.tired
+                            ? asked
+                            : new Prescription(
+                                    asked.letter,
+                                    asked.lift,
+                                    asked.part,
+                                    asked.sets,
+                                    asked.firstSet,
+                                    asked.last,
+                                    asked.before,
+                                    tired,
+                                    asked.stood));
+        }
+        return told;
+    }
+
+    private boolean isHard() {
+        if (!part.work().countsReps() || part.is(Manner.SPEED) || part.basis() instanceof LoadBasis.ByFeel) {
+            return false;
+        }
+        if (part.basis() instanceof LoadBasis.Share share && share.of().isMax()) {
+            return !share.percent().isLessThan(HARD_FROM);
+        }
+        return !(part.basis() instanceof LoadBasis.AtRpe at) || at.rpe().compareTo(HARD_RPE) >= 0;
     }
 
     Prescription stood(AskedDay.Stood load) {
-        return new Prescription(letter, lift, part, sets, firstSet, last, before, Optional.of(load));
+        return new Prescription(letter, lift, part, sets, firstSet, last, before, tired, Optional.of(load));
     }
 
     /** The number of its last set within the slot; one less than the first where no set is asked for. */
@@ -114,16 +157,16 @@ public record Prescription(
     }
 
     Prescription withSets(int number) {
-        return new Prescription(letter, lift, part, number, firstSet, last, before, stood);
+        return new Prescription(letter, lift, part, number, firstSet, last, before, tired, stood);
     }
 
     Prescription from(int first, boolean lastOfSlot) {
-        return new Prescription(letter, lift, part, sets, first, lastOfSlot, before, stood);
+        return new Prescription(letter, lift, part, sets, first, lastOfSlot, before, tired, stood);
     }
 
     /** The same dose with another lift, of which the time before and a load written for this one say nothing. */
     Prescription with(Lift other) {
         Part taken = part.basis() instanceof LoadBasis.Fixed ? part.with(LoadBasis.FEEL) : part;
-        return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), Optional.empty());
+        return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), tired, Optional.empty());
     }
 }

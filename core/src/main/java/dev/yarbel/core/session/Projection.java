@@ -110,7 +110,7 @@ public final class Projection {
             List<List<ResolvedLoad>> comesTo = new ArrayList<>();
             for (int day = 0; day < block.days().size(); day++) {
                 List<Place> places = new ArrayList<>();
-                List<Prescription> today = asked(day, week, places);
+                List<Prescription> today = Prescription.tiring(asked(day, week, places), resolver.catalogue());
                 List<ResolvedLoad> todays = resolver.resolve(today);
                 asked.add(today);
                 comesTo.add(todays);
@@ -238,7 +238,7 @@ public final class Projection {
             Run run = run(session, load);
             boolean beyond = session.goesOn()
                     && PredictedEffort.of(
-                                    session.part(),
+                                    session.asked,
                                     load,
                                     resolver.numbers(session.asked.lift()).in(weeks))
                             .filter(PredictedEffort.BeyondReach.class::isInstance)

@@ -1,6 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.progress.LastSession;
 import java.util.Map;
@@ -14,20 +15,33 @@ import java.util.Optional;
  * @param event the load announced for the contest
  * @param repMaxes loads by the repetitions they were lifted for, to the limit
  * @param lastTimes the last session of each kind of work with the lift, from before the block
+ * @param ownBests what is on the bar for the best single, by the chains or bands that are on it
  */
 public record References(
         Optional<Mass> contest,
         Optional<Mass> goal,
         Optional<Mass> event,
         Map<Integer, Mass> repMaxes,
-        Map<KindOfWork, LastSession> lastTimes) {
+        Map<KindOfWork, LastSession> lastTimes,
+        Map<Changing, Mass> ownBests) {
 
     /** None is known. */
     public static final References NONE =
-            new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Map.of());
+            new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Map.of(), Map.of());
+
+    /** Nothing with chains or bands was ever done. */
+    public References(
+            Optional<Mass> contest,
+            Optional<Mass> goal,
+            Optional<Mass> event,
+            Map<Integer, Mass> repMaxes,
+            Map<KindOfWork, LastSession> lastTimes) {
+        this(contest, goal, event, repMaxes, lastTimes, Map.of());
+    }
 
     public References {
         repMaxes = Map.copyOf(repMaxes);
         lastTimes = Map.copyOf(lastTimes);
+        ownBests = Map.copyOf(ownBests);
     }
 }

@@ -72,6 +72,13 @@ public sealed interface ResolvedLoad {
 
         record FromWorkingMax(Mass workingMax, Percent share) implements Origin {}
 
+        /**
+         * A share of the best done with the same chains or bands, as it is on the bar.
+         *
+         * @param about the share is a rating's, which the day itself will settle
+         */
+        record FromOwnBest(Mass best, Percent share, boolean about) implements Origin {}
+
         /** A share of another of the lifter's numbers. */
         record FromReference(Reference of, Mass whole, Percent share) implements Origin {}
 
@@ -114,6 +121,7 @@ public sealed interface ResolvedLoad {
                 && (known.origin instanceof Origin.FromEstimate
                         || known.origin instanceof Origin.BelowPlannedTop planned && planned.about()
                         || known.origin instanceof Origin.AfterLastTime after && after.about()
+                        || known.origin instanceof Origin.FromOwnBest best && best.about()
                         || known.origin instanceof Origin.AsItStood then && then.guess()
                         || known.origin instanceof Origin.FromReference from && from.of() == Reference.Named.ESTIMATE);
     }

@@ -1,14 +1,17 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
@@ -21,6 +24,7 @@ import java.util.function.UnaryOperator;
 /** Works out what doses come to for one lifter with the kit at hand. */
 public final class Resolver {
 
+    private final Catalogue catalogue;
     private final KitInUse kit;
     private final Rounding rounding;
     private final Numbers numbers;
@@ -31,6 +35,12 @@ public final class Resolver {
      * @param numbers what loads of each lift can hang on today
      */
     public Resolver(KitInUse kit, Rounding rounding, Numbers numbers) {
+        this(Catalogue.STANDARD, kit, rounding, numbers);
+    }
+
+    /** The same for a club with lifts of its own. */
+    public Resolver(Catalogue catalogue, KitInUse kit, Rounding rounding, Numbers numbers) {
+        this.catalogue = catalogue;
         this.kit = kit;
         this.rounding = rounding;
         this.numbers = numbers;
@@ -39,6 +49,10 @@ public final class Resolver {
     /** What a lift is done with here; empty when nothing is made for it. */
     public Optional<Loads> kit(Lift lift) {
         return kit.forLift(lift);
+    }
+
+    public Catalogue catalogue() {
+        return catalogue;
     }
 
     public Rounding rounding() {
@@ -52,7 +66,7 @@ public final class Resolver {
 
     /** The same lifter and kit with other numbers for one lift. */
     public Resolver with(Lift lift, UnaryOperator<LiftNumbers> change) {
-        return new Resolver(kit, rounding, numbers.with(lift, change));
+        return new Resolver(catalogue, kit, rounding, numbers.with(lift, change));
     }
 
     /** What a day's doses come to before anything was lifted, one for each. */
@@ -101,13 +115,16 @@ public final class Resolver {
             return atRating(prescription, at);
         }
         if (basis instanceof LoadBasis.Share share) {
-            return share(prescription.lift(), share);
+            return share(prescription, share);
         }
         if (basis instanceof LoadBasis.LastTime) {
             return lastTime(prescription);
         }
         if (basis instanceof LoadBasis.Fixed fixed) {
-            return fit(prescription.lift(), fixed.load(), new ResolvedLoad.Origin.AsWritten());
+            return fit(
+                    prescription.lift(),
+                    onTheBar(prescription.part().changing(), fixed.load(), Changing.End.BAR),
+                    new ResolvedLoad.Origin.AsWritten());
         }
         if (prescription.part().work() instanceof Work.Climb climb) {
             return numbers(prescription.lift()).estimate().isPresent()
@@ -119,53 +136,76 @@ public final class Resolver {
 
     private ResolvedLoad atRating(Prescription prescription, LoadBasis.AtRpe at) {
         LiftNumbers known = numbers(prescription.lift());
-        Work work = prescription.part().work();
-        int reps = work instanceof Work.Clusters clusters ? clusters.each() : work.reps();
+        Part part = prescription.part();
+        Demand demand = Demand.of(prescription);
+        Percent share = known.curve().share(demand.inAll(part, at.least()));
+        Optional<Mass> best = known.ownBest(part);
+        if (best.isPresent()) {
+            Percent ofBest = share.times(demand.share());
+            return fit(
+                    prescription.lift(),
+                    best.get().times(ofBest),
+                    new ResolvedLoad.Origin.FromOwnBest(best.get(), ofBest, true));
+        }
         return known.estimate()
-                .map(estimate -> {
-                    Percent share = known.curve().share(RepsInAll.of(reps, at.least()));
-                    return fit(
-                            prescription.lift(),
-                            estimate.times(share),
-                            new ResolvedLoad.Origin.FromEstimate(estimate, share));
-                })
+                .map(estimate -> fit(
+                        prescription.lift(),
+                        demand.bar(estimate.times(share)),
+                        new ResolvedLoad.Origin.FromEstimate(estimate, share.times(demand.share()))))
                 .orElse(unknown(ResolvedLoad.Why.NO_ESTIMATE));
     }
 
-    private ResolvedLoad share(Lift lift, LoadBasis.Share share) {
+    private ResolvedLoad share(Prescription prescription, LoadBasis.Share share) {
+        Lift lift = prescription.lift();
         LiftNumbers known = numbers(lift);
         References others = known.references();
         Reference of = share.of();
+        Optional<Changing> changing = prescription.part().changing();
+        Optional<Mass> best = known.ownBest(prescription.part())
+                .filter(mass -> of.isMax() && changing.flatMap(Changing::at).isEmpty());
+        if (best.isPresent()) {
+            return fit(
+                    lift,
+                    best.get().times(share.percent()),
+                    new ResolvedLoad.Origin.FromOwnBest(best.get(), share.percent(), false));
+        }
         if (of == Reference.Named.WORKING) {
             return known.workingMax()
                     .map(max -> fit(
                             lift,
-                            max.times(share.percent()),
+                            onTheBar(changing, max.times(share.percent()), Changing.End.TOP),
                             new ResolvedLoad.Origin.FromWorkingMax(max, share.percent())))
                     .orElse(unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
         if (of instanceof Reference.RepMax repMax) {
-            return part(lift, share, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
+            return part(prescription, share, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
         }
         if (of instanceof Reference.Other other) {
-            return part(lift, share, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
+            return part(prescription, share, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
         }
         return switch ((Reference.Named) of) {
-            case CONTEST -> part(lift, share, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
-            case ESTIMATE -> part(lift, share, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
-            case GOAL -> part(lift, share, others.goal(), ResolvedLoad.Why.NO_GOAL);
-            case BODY_MASS -> part(lift, share, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
-            case EVENT -> part(lift, share, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
+            case CONTEST -> part(prescription, share, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
+            case ESTIMATE -> part(prescription, share, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
+            case GOAL -> part(prescription, share, others.goal(), ResolvedLoad.Why.NO_GOAL);
+            case BODY_MASS -> part(prescription, share, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
+            case EVENT -> part(prescription, share, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
             case WORKING, TOP -> throw new IllegalStateException("looked up elsewhere");
         };
     }
 
-    private ResolvedLoad part(Lift lift, LoadBasis.Share share, Optional<Mass> whole, ResolvedLoad.Why missing) {
+    private ResolvedLoad part(
+            Prescription prescription, LoadBasis.Share share, Optional<Mass> whole, ResolvedLoad.Why missing) {
         return whole.map(mass -> fit(
-                        lift,
-                        mass.times(share.percent()),
+                        prescription.lift(),
+                        onTheBar(prescription.part().changing(), mass.times(share.percent()), Changing.End.TOP),
                         new ResolvedLoad.Origin.FromReference(share.of(), mass, share.percent())))
                 .orElse(unknown(missing));
+    }
+
+    /** What has to be on the bar for a load as it is meant: where the dose says, else at the end given. */
+    private static Mass onTheBar(Optional<Changing> changing, Mass meant, Changing.End usual) {
+        return changing.map(c -> Mass.max(Mass.ZERO, c.barFor(meant, c.at().orElse(usual))))
+                .orElse(meant);
     }
 
     private ResolvedLoad lastTime(Prescription prescription) {
@@ -209,10 +249,10 @@ public final class Resolver {
         } else if (basis instanceof LoadBasis.BelowTop below && below.most().isGreaterThan(below.drop())) {
             upTo = Optional.of(asked.asShareOf(keptOf(below)).times(Percent.HUNDRED.minus(below.most())));
         } else if (basis instanceof LoadBasis.AtRpe at && !at.least().equals(at.rpe())) {
-            LiftNumbers numbersOf = numbers(lift);
-            upTo = numbersOf
-                    .estimate()
-                    .map(max -> numbersOf.curve().load(max, prescription.part().reps(), at.rpe()));
+            RepCurve curve = numbers(lift).curve();
+            Demand demand = Demand.of(prescription);
+            upTo = Optional.of(asked.asShareOf(curve.share(demand.inAll(prescription.part(), at.least())))
+                    .times(curve.share(demand.inAll(prescription.part(), at.rpe()))));
         }
         return new ResolvedLoad.Known(known.fit(), known.origin(), List.of(), upTo.flatMap(mass -> kit.forLift(lift)
                 .map(loads -> loads.fit(mass, rounding))));

@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
@@ -37,7 +38,9 @@ public record WorkLine(
     static WorkLine planned(int week, int day, Prescription prescription, ResolvedLoad resolved, LiftNumbers numbers) {
         Part part = prescription.part();
         Optional<Mass> load = resolved.load();
-        boolean hard = load.map(mass -> HardSets.isHard(part, mass, numbers)).orElseGet(() -> HardSets.isHard(part));
+        boolean hard = load.map(
+                        mass -> HardSets.isHard(part, Demand.of(prescription).plain(mass), numbers))
+                .orElseGet(() -> HardSets.isHard(part));
         // of sets that climb the last one counts
         int hardSets = !hard ? 0 : part.work() instanceof Work.Climb ? 1 : part.sets();
         return new WorkLine(
@@ -47,7 +50,7 @@ public record WorkLine(
                 part.sets(),
                 reps(part, load, numbers),
                 part.work().countsReps() ? load : Optional.empty(),
-                part.work().countsReps() ? share(load, numbers) : Optional.empty(),
+                part.work().countsReps() ? share(load.map(Demand.of(prescription)::plain), numbers) : Optional.empty(),
                 part.work() instanceof Work.Preparation ? 0 : hardSets,
                 false);
     }

@@ -9,6 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.progress.LastSession;
@@ -71,8 +72,9 @@ public record LiftStanding(
      * What loads can hang on.
      *
      * @param lastTimes the last session of each kind of work with the lift
+     * @param ownBests the best of each set-up of chains or bands
      */
-    LiftNumbers numbers(Map<KindOfWork, LastSession> lastTimes) {
+    LiftNumbers numbers(Map<KindOfWork, LastSession> lastTimes, Map<Changing, Mass> ownBests) {
         Map<Integer, Mass> repMaxes = new HashMap<>();
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
@@ -83,7 +85,8 @@ public record LiftStanding(
                         newest(RecordedMax.Kind.GOAL).map(RecordedMax::load),
                         eventLoad,
                         repMaxes,
-                        lastTimes))
+                        lastTimes,
+                        ownBests))
                 .with(ExpectedGain.of(mastery));
     }
 

@@ -8,6 +8,7 @@ import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.LastTimes;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.OwnBests;
 import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -16,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What the book knows of a lifter: each lift's numbers, and the sessions they came from, oldest first.
@@ -55,11 +57,15 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
                             lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
         }
         LastTimes last = lastTimes();
+        List<Best.PastSet> past = pastSets();
         Map<Lift, LiftNumbers> own = new HashMap<>();
-        lifts.forEach(lift -> own.put(lift.lift(), lift.numbers(last.of(lift.lift()))));
-        last.lifts()
-                .forEach(lift ->
-                        own.computeIfAbsent(lift, l -> LiftStanding.none(l).numbers(last.of(l))));
+        Stream.concat(
+                        lifts.stream(),
+                        last.lifts().stream().filter(lift -> of(lift).isEmpty()).map(LiftStanding::none))
+                .forEach(standing -> own.put(
+                        standing.lift(),
+                        standing.numbers(
+                                last.of(standing.lift()), OwnBests.of(past, standing.lift(), standing.curve()))));
         return Numbers.of(own, ratios);
     }
 

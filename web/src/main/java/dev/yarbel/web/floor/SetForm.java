@@ -18,6 +18,7 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.Reading;
@@ -83,7 +84,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, MassUnit unit) {
     /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
     private boolean isModified(Part part) {
         return !task.key().warmUp()
-                && (part.changing().isPresent() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
+                && (Demand.of(part).isOfItsOwnKind() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
     }
 
     private Mass load(String text) {

@@ -54,7 +54,9 @@ public class DoseSheet {
                     "3x12 feel",
                     "5x3 50% +bands 10/35kg",
                     "5x3 50% +chains 30lb",
-                    "3x3 105% reverse 20kg"),
+                    "3x3 105% reverse 20kg",
+                    "5x3 70% +chains 30kg at bottom",
+                    "5x3 150kg +chains 30kg at top"),
             "more",
             List.of(
                     "4x8 70% rest 120",

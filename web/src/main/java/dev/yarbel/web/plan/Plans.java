@@ -182,6 +182,7 @@ public class Plans implements StripSource, PlannedNeeds {
 
     private static Resolver resolver(LifterCard lifter, AtHand kit, Standing standing) {
         return new Resolver(
+                standing.catalogue(),
                 lift -> kit.loads(standing.catalogue().of(lift)),
                 lifter.rounding(),
                 standing.numbers().withBodyMass(lifter.bodyMass()));

@@ -12,6 +12,7 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.PredictedEffort;
 import dev.yarbel.core.session.Prescription;
@@ -295,14 +296,14 @@ class Sheet {
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
                 beside(plan, prescription, known),
-                PredictedEffort.of(prescription.part(), fit.load(), numbers)
+                PredictedEffort.of(prescription, fit.load(), numbers)
                         .map(this::effort)
                         .orElse(null),
                 ofToday(prescription.part(), fit.load(), numbers),
                 fit.limit() == Fit.Limit.NONE ? null : fit.limit().name(),
                 words.about(fit.asked(), plan.lifter().unit()),
                 null,
-                tint(numbers, fit.load()));
+                tint(numbers, Demand.of(prescription).plain(fit.load())));
     }
 
     /** What stands beside the load, with what its law did where that is more than a step. */
