@@ -3,8 +3,12 @@ package dev.yarbel.core.equipment;
 import dev.yarbel.core.measure.Mass;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Everything that can be put on one kit's bar.
@@ -14,7 +18,7 @@ import java.util.Optional;
  * heaviest plate that fits, the greedy choice, is wrong for many inventories (60 from 50, 30 and 30), so the fewest
  * plates are found by branch and bound.
  *
- * <p>One side holds at most {@link #MOST_A_SIDE}. Instances are immutable and worth keeping.
+ * <p>One side holds at most {@link #MOST_A_SIDE}. Instances never change what they say and are worth keeping.
  */
 public final class Loader extends Loads {
 
@@ -25,6 +29,9 @@ public final class Loader extends Loads {
     private final List<PlateSet.Pairs> kinds;
     /** For each kind of plate, the sorted sums that it and all lighter kinds can make. */
     private final long[][] sums;
+
+    private final Map<Long, Integer> fewestBySide = new ConcurrentHashMap<>();
+    private final Map<Wanted, List<PlateStack>> stacksBySide = new ConcurrentHashMap<>();
 
     private Loader(Kit kit) {
         this.kit = kit;
@@ -99,6 +106,64 @@ public final class Loader extends Loads {
     @Override
     Loading loading(int index, PlateStack onTheBar) {
         return kit.with(keeping(onTheBar, sums[0][index]));
+    }
+
+    /** The fewest plates a side that make a load; −1 where it cannot be made. */
+    public int fewestPlates(Mass load) {
+        long side = side(load);
+        return side < 0 ? -1 : fewestCount(side);
+    }
+
+    private int fewestCount(long side) {
+        return fewestBySide.computeIfAbsent(
+                side,
+                s -> search(
+                        0, Integer.MAX_VALUE, s, 0, Integer.MAX_VALUE, new int[kinds.size()], new int[kinds.size()]));
+    }
+
+    /**
+     * Every stack that makes a load with at most so many plates a side more than the fewest, those with fewer plates first;
+     * none where it cannot be made.
+     */
+    public List<PlateStack> stacks(Mass load, int beyondTheFewest) {
+        long side = side(load);
+        return side < 0 ? List.of() : stacksBySide.computeIfAbsent(new Wanted(side, beyondTheFewest), this::collected);
+    }
+
+    private record Wanted(long side, int beyond) {}
+
+    private List<PlateStack> collected(Wanted wanted) {
+        List<PlateStack> found = new ArrayList<>();
+        collect(0, wanted.side, fewestCount(wanted.side) + wanted.beyond, new ArrayList<>(), found);
+        found.sort(Comparator.comparingInt(PlateStack::size));
+        return List.copyOf(found);
+    }
+
+    private void collect(int kind, long side, int left, List<Plate> on, List<PlateStack> found) {
+        if (side == 0) {
+            found.add(new PlateStack(on));
+            return;
+        }
+        if (kind == kinds.size() || !makes(kind, side)) {
+            return;
+        }
+        Plate plate = kinds.get(kind).plate();
+        long mass = plate.mass().tensOfNanograms();
+        if (side > left * mass) {
+            return;
+        }
+        int most = (int) Math.min(Math.min(left, kinds.get(kind).count()), side / mass);
+        for (int count = most; count >= 0; count--) {
+            List<Plate> more = new ArrayList<>(on);
+            more.addAll(Collections.nCopies(count, plate));
+            collect(kind + 1, side - count * mass, left - count, more, found);
+        }
+    }
+
+    /** What one side weighs for a load; −1 where no side makes it. */
+    private long side(Mass load) {
+        long both = load.minus(kit.base()).tensOfNanograms();
+        return both < 0 || both % 2 != 0 || !makes(0, both / 2) ? -1 : both / 2;
     }
 
     /** Whether the kinds of plate from this one on can make a side of exactly this mass. */

@@ -1,6 +1,7 @@
 package dev.yarbel.core.equipment;
 
 import dev.yarbel.core.measure.Mass;
+import java.util.Comparator;
 import java.util.List;
 
 /** The plates on one side of a bar, heaviest innermost, as the rule books ask and as lifters load. */
@@ -11,7 +12,18 @@ public record PlateStack(List<Plate> plates) {
 
     /** The plates from the inside out, sorted here. */
     public PlateStack {
-        plates = plates.stream().sorted((a, b) -> b.compareTo(a)).toList();
+        plates = isSorted(plates)
+                ? List.copyOf(plates)
+                : plates.stream().sorted(Comparator.reverseOrder()).toList();
+    }
+
+    private static boolean isSorted(List<Plate> plates) {
+        for (int i = 1; i < plates.size(); i++) {
+            if (plates.get(i - 1).compareTo(plates.get(i)) < 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Plates in any order. */
@@ -49,6 +61,17 @@ public record PlateStack(List<Plate> plates) {
             shared++;
         }
         return shared;
+    }
+
+    /** Whether a bar with it lies on the floor at full height: one plate has the full diameter. */
+    public boolean isFullHeight() {
+        return plates.stream().anyMatch(Plate::isFullSize);
+    }
+
+    /** How many plates a side are put on and taken off to make the other stack of this one. */
+    public int handledFor(PlateStack next) {
+        int shared = sharedWith(next);
+        return size() - shared + next.size() - shared;
     }
 
     /** The plates that come off to make the other stack of this one, outermost first. */

@@ -1,5 +1,6 @@
 package dev.yarbel.core.lift;
 
+import dev.yarbel.core.equipment.Implement;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
@@ -95,5 +96,16 @@ public final class Catalogue {
         Set<Muscle> needed = of(next).trains();
         long shared = needed.stream().filter(worked::contains).count();
         return shared > 0 && 2 * shared >= needed.size();
+    }
+
+    /** Whether the bar of a lift lies on the floor before each set: a pull that stands on no blocks or pins. */
+    public boolean isPulledFromTheFloor(Lift lift) {
+        Variation variation = of(lift);
+        return root(lift).equals(Lift.DEADLIFT)
+                && variation.start() == Start.RAISING
+                && variation.implement().made() == Implement.Made.PLATES
+                && !variation.pins()
+                && !variation.measures().contains(SetUpMeasure.BLOCK_HEIGHT)
+                && !variation.measures().contains(SetUpMeasure.PICK_HEIGHT);
     }
 }

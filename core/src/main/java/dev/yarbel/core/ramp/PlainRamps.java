@@ -1,6 +1,7 @@
 package dev.yarbel.core.ramp;
 
 import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Plate;
@@ -25,11 +26,12 @@ final class PlainRamps {
     private static final Percent WARM_FROM = Percent.of(60);
 
     private static final Percent EVEN_END = Percent.of(86);
-    private static final Percent EVEN_MOST = Percent.of(88);
+    private static final Percent EVEN_LEAST = Percent.of(80);
+    private static final Percent EVEN_MOST = Percent.of(92);
     private static final int EVEN_STEPS = 4;
     private static final long STEP_TOO_MANY = 60;
-    private static final long STRIPS = 10_000;
 
+    private static final List<Percent> LIGHT = List.of(Percent.of(50), Percent.of(75));
     private static final List<Percent> RUNS = List.of(Percent.of(50), Percent.of(75));
 
     private PlainRamps() {}
@@ -48,62 +50,82 @@ final class PlainRamps {
         return new Ramp(kept, whole.top(), whole.remarks());
     }
 
-    static Ramp speed(Loads loads, Mass top) {
-        return at(loads, top, List.of(Percent.of(50)), List.of(5));
+    static Ramp speed(Loads loads, Mass top, Start start) {
+        return at(loads, top, List.of(Percent.of(50)), List.of(5), start);
+    }
+
+    static Ramp light(Loads loads, Mass top, Start start) {
+        return at(loads, top, LIGHT, List.of(8, 5), start);
     }
 
     static Ramp runs(Loads loads, Mass top) {
-        return at(loads, top, RUNS, List.of(1, 1));
+        return at(loads, top, RUNS, List.of(1, 1), Start.COLD);
     }
 
     static Ramp machine(Loads loads, Mass top) {
-        return at(loads, top, RUNS, List.of(8, 3));
+        return at(loads, top, RUNS, List.of(8, 3), Start.COLD);
     }
 
-    /** Steps at shares of the top, each heavier than the one before and lighter than the top. */
-    private static Ramp at(Loads loads, Mass top, List<Percent> shares, List<Integer> reps) {
+    /** Steps at shares of the top, each heavier than the one before, and than what the lift was done with, and lighter than the top. */
+    private static Ramp at(Loads loads, Mass top, List<Percent> shares, List<Integer> reps, Start start) {
         List<RampStep> steps = new ArrayList<>();
-        PlateStack on = PlateStack.EMPTY;
+        PlateStack on = start.onTheBar();
+        Mass reached = start.warm().orElse(Mass.ZERO);
         for (int i = 0; i < shares.size(); i++) {
-            Loading loading =
-                    loads.fit(top.times(shares.get(i)), Rounding.NEAREST, on).loading();
-            boolean heavier = steps.isEmpty()
-                    || loading.total().isGreaterThan(steps.get(steps.size() - 1).load());
-            if (heavier && loading.total().isLessThan(top)) {
+            Loading loading = start.fromTheFloor()
+                    ? lightestPull(loads, top.times(shares.get(i)))
+                    : loads.fit(top.times(shares.get(i)), Rounding.NEAREST, on).loading();
+            if (loading.total().isGreaterThan(reached) && loading.total().isLessThan(top)) {
                 steps.add(new RampStep(loading, reps.get(i)));
                 on = loading.stack();
+                reached = loading.total();
             }
         }
         Loading topLoading = loads.fit(top, Rounding.NEAREST, on).loading();
-        return new Ramp(steps, topLoading, steps.isEmpty() ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
+        boolean nothingLighter = steps.isEmpty() && start.warm().isEmpty();
+        return new Ramp(steps, topLoading, nothingLighter ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
+    }
+
+    /** The load nearest to one asked for that lies at full height, or as it is where none does. */
+    private static Loading lightestPull(Loads loads, Mass asked) {
+        Loading nearest = loads.fit(asked, Rounding.NEAREST).loading();
+        if (nearest.stack().isFullHeight() || !(loads instanceof Loader loader)) {
+            return nearest;
+        }
+        return loader.kit().plates().heaviestFirst().stream()
+                .map(PlateSet.Pairs::plate)
+                .filter(Plate::isFullSize)
+                .reduce((heavier, lighter) -> lighter)
+                .map(plate -> loader.kit().with(PlateStack.of(plate)))
+                .orElse(nearest);
     }
 
     /**
      * The ramp that adds the same plate each time: the plate by which it ends nearest to 86 % in at most four steps, taking
-     * nothing off. Empty where no plate does.
+     * nothing off. Empty where no plate leads to 80 % or above.
      */
-    static Optional<Ramp> even(Loads loads, Kit kit, Mass top) {
+    static Optional<Ramp> even(Loader loader, Mass top) {
         Ramp best = null;
         long least = Long.MAX_VALUE;
+        Kit kit = loader.kit();
         for (PlateSet.Pairs pairs : kit.plates().heaviestFirst()) {
             List<RampStep> steps = stepsOf(kit, pairs.plate(), pairs.count(), top);
             if (steps.size() > 1) {
                 RampStep last = steps.get(steps.size() - 1);
-                Loading topLoading =
-                        loads.fit(top, Rounding.NEAREST, last.loading().stack()).loading();
+                Percent share = last.load().percentOf(top);
+                Loading topLoading = loader.fit(
+                                top, Rounding.NEAREST, last.loading().stack())
+                        .loading();
                 Ramp ramp = new Ramp(steps, topLoading, Set.of());
-                long cost = cost(ramp, last.load().percentOf(top));
-                if (cost < least) {
+                long cost = cost(ramp, share);
+                boolean full = topLoading.stack().size() > loader.fewestPlates(top) + RampRules.BEYOND_THE_FEWEST;
+                if (!share.isLessThan(EVEN_LEAST) && ramp.strips() == 0 && !full && cost < least) {
                     least = cost;
                     best = ramp;
                 }
             }
         }
-        return Optional.ofNullable(best).map(ramp -> ramp.strips() == 0 ? ramp : remarked(ramp));
-    }
-
-    private static Ramp remarked(Ramp ramp) {
-        return new Ramp(ramp.steps(), ramp.top(), Set.of(Ramp.Remark.STRIPS));
+        return Optional.ofNullable(best);
     }
 
     private static List<RampStep> stepsOf(Kit kit, Plate plate, int count, Mass top) {
@@ -122,6 +144,6 @@ final class PlainRamps {
     private static long cost(Ramp ramp, Percent last) {
         long away = EVEN_END.minus(last).abs().figure().longValue();
         int tooMany = Math.max(0, ramp.steps().size() - 1 - EVEN_STEPS);
-        return away * away + STEP_TOO_MANY * tooMany * tooMany + (ramp.strips() > 0 ? STRIPS : 0);
+        return away * away + STEP_TOO_MANY * tooMany * tooMany;
     }
 }

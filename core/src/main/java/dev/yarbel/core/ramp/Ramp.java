@@ -1,28 +1,37 @@
 package dev.yarbel.core.ramp;
 
 import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.PlateStack;
 import java.util.List;
 import java.util.Set;
 
 /**
  * The warm-up sets that lead to a top load, lightest first, and the bar as it is loaded for the top.
  *
- * @param steps the warm-up sets; empty when the top is the bare bar itself
+ * @param steps the warm-up sets; empty when nothing lighter is needed or there
  * @param top the top set's bar: the last step's plates and more, unless something had to come off
- * @param remarks what this kit did not allow; empty for a ramp within all rules
+ * @param remarks what this kit did not allow, or what has to be known; empty for a ramp within all rules
  */
 public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
 
-    /** What a ramp could not keep to, for want of plates. */
+    /** What a ramp could not keep to, for want of plates, or what has to be known of it. */
     public enum Remark {
-        /** Plates come off on the way: the fewest times that this kit allows. */
+        /** More than two plates a side come off on the way: the fewest times that this kit allows. */
         STRIPS,
+        /** Up to two plates a side come off for a larger one. */
+        SWAPS,
         /** From 70 % of the top on, a step is not smaller than the one before. */
         STEPS_DO_NOT_SHRINK,
-        /** The last warm-up is neither within 88 to 95 % of the top nor a short step from a light one. */
+        /** The last warm-up is neither within 80 to 96 % of the top nor a short step from a light one. */
         LAST_STEP_OUT_OF_RANGE,
         /** The top is the bare bar, or the lightest piece: there is nothing lighter. */
-        TOP_IS_THE_BAR
+        TOP_IS_THE_BAR,
+        /** No plate gives even jumps that end at 80 % or above, so that the steps shrink instead. */
+        NO_EVEN_JUMPS,
+        /** A pull that no full-size disc fits under: the bar stands on blocks at the height it would lie at. */
+        ON_BLOCKS,
+        /** The top is beyond what the lifter can do: the last warm-up is within it, the rest is handled with a spotter. */
+        HANDLED
     }
 
     public Ramp {
@@ -30,7 +39,7 @@ public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
         remarks = Set.copyOf(remarks);
     }
 
-    /** How many times plates come off between the bare bar and the top. */
+    /** How many times plates come off between the first step and the top. */
     public int strips() {
         int strips = 0;
         for (int i = 0; i < steps.size(); i++) {
@@ -40,5 +49,16 @@ public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
             }
         }
         return strips;
+    }
+
+    /** How many plates a side are put on and taken off from a bar as it stands to the top. */
+    public int handled(PlateStack from) {
+        int handled = 0;
+        PlateStack on = from;
+        for (RampStep step : steps) {
+            handled += on.handledFor(step.loading().stack());
+            on = step.loading().stack();
+        }
+        return handled + on.handledFor(top.stack());
     }
 }

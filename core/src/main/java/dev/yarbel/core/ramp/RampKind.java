@@ -10,6 +10,8 @@ public enum RampKind {
     WARM,
     /** To speed work: one set of five at half its load. */
     SPEED,
+    /** To work at about half of what the lifter can do: one or two sets. */
+    LIGHT,
     /** To a carry, a hold or work against the clock: a run at half the load and one at three quarters. */
     RUNS,
     /** On a machine: two light sets. */

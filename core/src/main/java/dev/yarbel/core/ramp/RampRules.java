@@ -7,34 +7,66 @@ import java.util.List;
 /**
  * What makes a good ramp, in shares of the day's top (common practice, no source), and what each thing costs.
  *
- * <p>Two rules hold wherever the kit allows it: from {@link #SHRINK_FROM} on every step is smaller than the one before,
- * and the last warm-up lies from {@link #LAST_LEAST} to {@link #LAST_MOST}, or within {@link #SHORT_STEP} of a light top.
- * After them, plates coming off are avoided. Among the ramps left, the cheapest is taken: every set costs, every plate
- * handled costs, a step costs by the square of its share of the top, so that big jumps cost most, and so do a step
- * larger than the one before, small change on the bar before the last step and a first heavy warm-up above
+ * <p>From {@link #SHRINK_FROM} on every step is smaller than the one before, or as small where it is no longer than
+ * {@link #SHORT_STEP}, and the last warm-up lies from
+ * {@link #LAST_LEAST} to {@link #LAST_MOST}, or within {@link #SHORT_STEP} of a light top. No bar carries more than
+ * {@link #BEYOND_THE_FEWEST} plates a side beyond the fewest that make its load, and a ramp handles no more than
+ * {@link #BEYOND_THE_LEAST} plates a side more than it need.
+ *
+ * <p>Where the kit does not allow that, things give way in this order, each only where all before it do not help: the last
+ * warm-up may lie anywhere from {@link #LAST_WIDE_LEAST} to {@link #LAST_WIDE_MOST}; steps need shrink from
+ * {@link #SHRINK_WIDE_FROM} on only; plates under {@link #SMALL_CHANGE} of the top go on before the last step; more than two
+ * plates a side come off at once. What is left is broken, and said.
+ *
+ * <p>Among the ramps that give way alike the cheapest is taken: every set costs {@link #SET}, every plate put on or taken
+ * off {@link #PLATE} a side, a change at which up to two plates come off for a larger one {@link #SWAP}, a plate of the top
+ * beyond the fewest {@link #EXTRA}, more where big plates alone would make it, a step by the square of its share of the top, and so do a step larger than the one
+ * before, a step to below {@link #SHRINK_WIDE_FROM} that is not one big plate a side where that would do, and a first heavy warm-up above
  * {@link #HEAVY_BY}.
  */
 final class RampRules {
 
     static final Percent SHRINK_FROM = Percent.of(70);
+    static final Percent SHRINK_WIDE_FROM = Percent.of(75);
     static final Percent HEAVY_BY = Percent.of(80);
     static final Percent LAST_LEAST = Percent.of(88);
     static final Percent LAST_MOST = Percent.of(95);
+    static final Percent LAST_WIDE_LEAST = Percent.of(80);
+    static final Percent LAST_WIDE_MOST = Percent.of(96);
     /** A last step no longer than this needs no warm-up between, whatever its share of a light top. */
     static final Mass SHORT_STEP = Mass.ofKg(10);
     /** A plate lighter than this share of the top is small change. */
     static final Percent SMALL_CHANGE = Percent.of(1);
+    /** A plate of this mass or more is a big one: 20 and 25 kg, 45 lb. */
+    static final Mass BIG_PLATE = Mass.ofKg(20);
+
+    static final int BEYOND_THE_FEWEST = 2;
+    static final int BEYOND_THE_LEAST = 2;
+    /** So many plates a side coming off at once are a swap; more are stripping. */
+    static final int SWAPPED_AT_ONCE = 2;
 
     /** Where the warm-ups of fixed pieces are looked for. */
     static final List<Percent> SHARES_OF_PIECES = List.of(Percent.of(50), Percent.of(70), Percent.of(85));
 
     static final long BROKEN_RULE = 1_000_000_000_000L;
-    static final long STRIP = 1_000_000_000L;
-    static final long SMALL_PLATE = 10_000_000;
+    static final long STRIP = 10_000_000_000L;
+    static final long SMALL_PLATE = 1_000_000_000;
+    static final long LATE_SHRINKING = 100_000_000;
+    /** From this cost on a ramp gives way in more than where its last warm-up lies. */
+    static final long GIVING_WAY = LATE_SHRINKING;
+
+    static final long LAST_WIDE = 20_000;
+
     static final long SET = 10_000;
-    static final long PLATE = 2_000;
+    static final long PLATE = 3_000;
+    static final long SWAP = 12_000;
+    static final long EXTRA = 5_000;
+    /** Where big plates alone make the top, a bar full of smaller ones costs more. */
+    static final long EXTRA_FOR_BIG_ONES = 60_000;
+
+    static final long NOT_A_BIG_PLATE = 60_000;
     static final long LATE_START = 5_000;
-    static final long GROWING_STEP = 15_000;
+    static final long GROWING_STEP = 40_000;
 
     private RampRules() {}
 

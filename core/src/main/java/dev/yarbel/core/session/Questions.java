@@ -45,10 +45,15 @@ final class Questions {
         if (amended.isAnswered(last.task())) {
             return Optional.empty();
         }
+        int leadsTo = tasks.stream()
+                .filter(task -> task.key().equals(last.task()))
+                .map(task -> task.asked().firstSet())
+                .findFirst()
+                .orElse(1);
         return slots.stream()
                 .filter(slot -> slot.prescription().letter().equals(last.task().letter()))
                 .filter(slot -> last.task().warmUp()
-                        ? slot.prescription().firstSet() == 1
+                        ? slot.prescription().firstSet() == leadsTo
                         : slot.prescription().isAnsweredBy(last.task()))
                 .findFirst()
                 .flatMap(slot -> last.task().warmUp() ? afterWarmUp(slot, last) : afterWork(slot, last, done));
@@ -56,7 +61,8 @@ final class Questions {
 
     private Optional<Question> afterWarmUp(SlotPlan slot, DoneSet last) {
         Part part = slot.prescription().part();
-        TaskKey top = TaskKey.work(slot.prescription().letter(), 1);
+        TaskKey top =
+                TaskKey.work(slot.prescription().letter(), slot.prescription().firstSet());
         if (last.set().reps() > part.reps()) {
             return Optional.empty();
         }
@@ -104,7 +110,11 @@ final class Questions {
                 .map(loads -> loads.round(bounded, Rounding.DOWN))
                 .filter(load -> load.isGreaterThan(planned.get()))
                 .map(load -> new Question.LargerStep(
-                        last.task(), TaskKey.work(slot.prescription().letter(), 1), load));
+                        last.task(),
+                        TaskKey.work(
+                                slot.prescription().letter(),
+                                slot.prescription().firstSet()),
+                        load));
     }
 
     private Optional<Question> afterWork(SlotPlan slot, DoneSet last, List<DoneSet> done) {

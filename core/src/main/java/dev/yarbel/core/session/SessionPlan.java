@@ -4,7 +4,6 @@ import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.ramp.Ramp;
-import dev.yarbel.core.ramp.RampPlanner;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -33,7 +32,7 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
      *
      * @param planned what its load came to before anything was lifted
      * @param now what it comes to with what was lifted
-     * @param ramp the warm-up to the lift's first load of the day; empty for later slots of the same lift
+     * @param ramp the warm-ups to its first load; empty where the lift was done with as much before
      */
     public record SlotPlan(Prescription prescription, ResolvedLoad planned, ResolvedLoad now, Optional<Ramp> ramp) {
 
@@ -75,6 +74,11 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
         public Lift lift() {
             return asked.lift();
         }
+
+        /** The same with these plates on the bar when it comes. */
+        Task on(PlateStack stack) {
+            return new Task(key, asked, stack, loading, reps, because, last);
+        }
     }
 
     /** The day's plan with what was lifted so far, in the order it was lifted, as nobody changed it. */
@@ -89,32 +93,18 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
         List<ResolvedLoad> now = resolver.resolve(day, done);
         List<SlotPlan> slots = new ArrayList<>();
         Stations stations = new Stations(resolver, rules, amended, done);
-        Set<Lift> begun = new HashSet<>();
+        WarmUps warmUps = new WarmUps(resolver, rules, day, now, done);
         for (int i = 0; i < day.size(); i++) {
             Prescription prescription = day.get(i);
-            Optional<Ramp> ramp = Optional.empty();
-            if (prescription.sets() > 0 && !begun.contains(prescription.lift())) {
-                ramp = ramp(resolver, rules, prescription, now.get(i), begun);
-                begun.add(prescription.lift());
-            }
+            Optional<Ramp> ramp = warmUps.to(i, stations.onTheBarOf(prescription));
             SlotPlan slot = new SlotPlan(prescription, planned.get(i), now.get(i), ramp);
             slots.add(slot);
             stations.add(slot);
         }
-        List<Task> tasks = inTurn(stations.tasks());
+        List<Task> inTurn = inTurn(stations.tasks());
+        List<Task> tasks = stations.followed(inTurn, open(inTurn, done));
         Optional<Question> question = new Questions(resolver, rules, slots, tasks, amended).after(done);
-        return new SessionPlan(slots, tasks, next(tasks, done), question);
-    }
-
-    private static Optional<Ramp> ramp(
-            Resolver resolver, FloorRules rules, Prescription prescription, ResolvedLoad load, Set<Lift> before) {
-        return load instanceof ResolvedLoad.Known known
-                ? rules.kind(prescription.lift(), prescription.part(), before)
-                        .map(kind -> RampPlanner.plan(
-                                resolver.kit(prescription.lift()).orElseThrow(),
-                                known.fit().load(),
-                                kind))
-                : Optional.empty();
+        return new SessionPlan(slots, tasks, next(tasks, open(tasks, done), done), question);
     }
 
     /** Slots of one group take turns: first all their warm-ups, then the first set of each, the second of each. */
@@ -128,30 +118,48 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
                 to++;
             }
             tasks.subList(from, to).stream()
-                    .sorted(Comparator.comparingInt(
-                            task -> task.key().warmUp() ? 0 : task.key().number()))
+                    .sorted(Comparator.comparingInt(SessionPlan::turn))
                     .forEach(inTurn::add);
             from = to;
         }
         return inTurn;
     }
 
-    /**
-     * The first set that is still open in the group lifted from last, else the first one of the day. A set is passed over
-     * when a later one of its slot or of its lift was done.
-     */
-    private static Optional<Task> next(List<Task> tasks, List<DoneSet> done) {
+    /** When a set has its turn among those of its group: warm-ups just before the first set of the part they lead to. */
+    private static int turn(Task task) {
+        if (!task.key().warmUp()) {
+            return 2 * task.key().number();
+        }
+        return task.asked().firstSet() == 1 ? 0 : 2 * task.asked().firstSet() - 1;
+    }
+
+    /** The sets still to be done: one is passed over when a later one of its slot or of its lift was done. */
+    private static List<Task> open(List<Task> tasks, List<DoneSet> done) {
         Set<TaskKey> keys = done.stream().map(DoneSet::task).collect(Collectors.toSet());
+        Set<TaskKey> known = tasks.stream().map(Task::key).collect(Collectors.toSet());
+        List<TaskKey> elsewhere =
+                keys.stream().filter(key -> !known.contains(key)).toList();
         List<Task> open = new ArrayList<>();
         Set<Lift> further = new HashSet<>();
+        Set<String> furtherInSlot = new HashSet<>();
         for (int i = tasks.size() - 1; i >= 0; i--) {
             Task task = tasks.get(i);
             if (keys.contains(task.key())) {
                 further.add(task.lift());
-            } else if (!further.contains(task.lift()) && keys.stream().noneMatch(key -> key.isAfter(task.key()))) {
+                furtherInSlot.add(task.key().letter());
+            } else if (!further.contains(task.lift())
+                    && !furtherInSlot.contains(task.key().letter())
+                    && elsewhere.stream().noneMatch(key -> key.isAfter(task.key()))) {
                 open.add(0, task);
             }
         }
+        return open;
+    }
+
+    /**
+     * The first set that is still open in the group lifted from last, else the first one of the day.
+     */
+    private static Optional<Task> next(List<Task> tasks, List<Task> open, List<DoneSet> done) {
         if (done.isEmpty()) {
             return open.stream().findFirst();
         }

@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** Lays out the sets of a day and follows the bars through it, set by set: what is on each when the next set comes. */
@@ -42,6 +43,7 @@ final class Stations {
     private final Map<TaskKey, LiftedSet> lifted = new HashMap<>();
     private final List<Task> tasks = new ArrayList<>();
     private PlateStack onTheBar = PlateStack.EMPTY;
+    private Optional<Lift> lastLift = Optional.empty();
 
     Stations(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
         this.resolver = resolver;
@@ -58,11 +60,9 @@ final class Stations {
 
     void add(SlotPlan slot) {
         Prescription prescription = slot.prescription();
-        Lift lift = prescription.lift();
-        if (tasks.isEmpty() || !tasks.get(tasks.size() - 1).lift().equals(lift)) {
-            onTheBar = PlateStack.EMPTY;
-        }
-        if (prescription.firstSet() == 1 && prescription.sets() > 0) {
+        onTheBar = onTheBarOf(prescription);
+        lastLift = Optional.of(prescription.lift());
+        if (prescription.sets() > 0) {
             addWarmUps(prescription, slot.ramp());
         }
         int end = end(prescription);
@@ -73,16 +73,26 @@ final class Stations {
         }
     }
 
+    /** The plates on the bar for a part from the part before it: those of the same lift; another lift begins with its own. */
+    PlateStack onTheBarOf(Prescription prescription) {
+        return lastLift.filter(prescription.lift()::equals).isPresent() ? onTheBar : PlateStack.EMPTY;
+    }
+
     private void addWarmUps(Prescription prescription, Optional<Ramp> ramp) {
         List<RampStep> steps = new ArrayList<>(ramp.map(Ramp::steps).orElse(List.of()));
-        for (Amendment.Step more : amended.steps(prescription.letter())) {
+        List<Amendment.Step> added = prescription.firstSet() == 1 ? amended.steps(prescription.letter()) : List.of();
+        for (Amendment.Step more : added) {
             loading(prescription.lift(), more.load(), resolver.rounding(), onTheBar)
                     .ifPresent(loading -> steps.add(new RampStep(loading, more.reps())));
         }
         steps.sort(Comparator.comparing(RampStep::load));
+        int before = (int) tasks.stream()
+                .map(Task::key)
+                .filter(key -> key.warmUp() && key.letter().equals(prescription.letter()))
+                .count();
         for (int i = 0; i < steps.size(); i++) {
             RampStep step = steps.get(i);
-            TaskKey key = TaskKey.warmUp(prescription.letter(), i + 1);
+            TaskKey key = TaskKey.warmUp(prescription.letter(), before + i + 1);
             add(key, prescription, Optional.of(step.loading()), step.reps(), Because.ASKED, i == steps.size() - 1);
         }
     }
@@ -133,6 +143,9 @@ final class Stations {
             return loading(lift, fromLast(prescription, key).orElseThrow(), resolver.rounding(), onTheBar);
         }
         if (prescription.part().work() instanceof Work.Climb) {
+            if (set == 1 && slot.ramp().isPresent()) {
+                return slot.ramp().map(Ramp::top);
+            }
             Percent share = FIRST_OF_A_CLIMB.plus(CLIMBS_BY.times(Percent.of(100L * (set - 1))));
             Percent most = share.isGreaterThan(Percent.HUNDRED) ? Percent.HUNDRED : share;
             return loading(lift, known.fit().load().times(most), resolver.rounding(), onTheBar);
@@ -142,6 +155,62 @@ final class Stations {
                         && amended.steps(prescription.letter()).isEmpty()
                 ? slot.ramp().map(Ramp::top)
                 : loading(lift, known.load(set), resolver.rounding(), onTheBar);
+    }
+
+    /** The load of the first set of a part, as it can be loaded; empty where it cannot be said. */
+    static Optional<Mass> firstLoad(Resolver resolver, Prescription prescription, ResolvedLoad load) {
+        return load.load()
+                .flatMap(mass -> prescription.part().work() instanceof Work.Climb
+                        ? resolver.kit(prescription.lift())
+                                .map(loads -> loads.round(mass.times(FIRST_OF_A_CLIMB), resolver.rounding()))
+                        : Optional.of(mass));
+    }
+
+    /**
+     * The same sets, each with the plates that are on its bar when it comes: bars are followed through the whole session, as
+     * it went and as it will go. Lifts done on the same bar leave their plates to one another; those that take turns have
+     * bars of their own.
+     */
+    List<Task> followed(List<Task> inTurn, List<Task> open) {
+        Map<String, Integer> slotsOfGroup = new HashMap<>();
+        inTurn.stream()
+                .map(Task::asked)
+                .map(asked -> asked.group() + " " + asked.letter())
+                .distinct()
+                .forEach(slot -> slotsOfGroup.merge(slot.split(" ")[0], 1, Integer::sum));
+        Map<TaskKey, PlateStack> before = new HashMap<>();
+        Map<Object, PlateStack> bars = new HashMap<>();
+        Map<TaskKey, Task> byKey = new HashMap<>();
+        inTurn.forEach(task -> byKey.put(task.key(), task));
+        List<Task> order = new ArrayList<>();
+        done.stream().map(d -> byKey.get(d.task())).filter(Objects::nonNull).forEach(order::add);
+        open.stream().filter(this::isChosen).forEach(order::add);
+        open.stream().filter(task -> !isChosen(task)).forEach(order::add);
+        for (Task task : order) {
+            Optional<Loads> kit = resolver.kit(task.lift());
+            if (kit.isPresent()) {
+                boolean inTurns = slotsOfGroup.getOrDefault(task.asked().group(), 1) > 1;
+                Object bar = inTurns ? List.of(kit.get(), task.key().letter()) : kit.get();
+                PlateStack on = bars.getOrDefault(bar, PlateStack.EMPTY);
+                before.putIfAbsent(task.key(), on);
+                bars.put(bar, after(task, on));
+            }
+        }
+        return inTurn.stream()
+                .map(task -> task.on(before.getOrDefault(task.key(), task.before())))
+                .toList();
+    }
+
+    private boolean isChosen(Task task) {
+        return rules.chosen().filter(task.key().letter()::equals).isPresent();
+    }
+
+    private PlateStack after(Task task, PlateStack on) {
+        PlateStack asPlanned = task.loading().map(Loading::stack).orElse(on);
+        return Optional.ofNullable(lifted.get(task.key()))
+                .flatMap(set -> loading(task.lift(), set.load(), Rounding.NEAREST, asPlanned))
+                .map(Loading::stack)
+                .orElse(asPlanned);
     }
 
     /** The load that the set before this one speaks for, where it moves this one; a lift that is held goes no higher. */

@@ -26,6 +26,11 @@ public final class Kits {
         return Loader.of(new Kit(BAR_45_LB, Mass.ZERO, plates(LB, "45:5 35:1 25:1 10:2 5:2 2.5:1")));
     }
 
+    /** A gym in lb with pairs of 45s, 25s and less. */
+    public static Loader lbOf45s() {
+        return Loader.of(new Kit(BAR_45_LB, Mass.ZERO, plates(LB, "45:6 25:4 10:4 5:4 2.5:4")));
+    }
+
     /** Plates as {@code mass:pairs} separated by spaces. */
     public static PlateSet plates(MassUnit unit, String text) {
         return PlateSet.of(pairs(unit, text));

@@ -13,6 +13,7 @@ import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
@@ -24,6 +25,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A day as it is lifted: the order of the sets, and what each one changes in those that follow. */
 class OnTheFloorTest {
@@ -177,15 +180,113 @@ class OnTheFloorTest {
 
     // ---- kinds of ramp
 
+    private List<String> warmUpsOf(String letter) {
+        return plan().tasks().stream()
+                .filter(task -> task.key().letter().equals(letter) && task.key().warmUp())
+                .map(task -> task.loading().orElseThrow().total().figure(KG, 2))
+                .toList();
+    }
+
     @Test
     void aLiftThatAnotherOneWarmedGetsAShorterRamp() {
+        slot("A", new Lift("front-squat"), "3x3 100kg").slot("B", Lift.SQUAT, "1 @8");
+        assertThat(warmUpsOf("B")).isNotEmpty().allMatch(kg -> Double.parseDouble(kg) >= 100);
+    }
+
+    @Test
+    void aLiftThatWentBeforeHeavierLeavesNothingToWarmUp() {
         slot("A", Lift.SQUAT, "1 @8").slot("B", new Lift("front-squat"), "3x3 100kg");
-        List<Task> second = plan().tasks().stream()
-                .filter(task -> task.key().letter().equals("B") && task.key().warmUp())
-                .toList();
-        assertThat(second).isNotEmpty();
-        assertThat(second)
-                .allMatch(task -> !task.loading().orElseThrow().total().isLessThan(Mass.ofKg(60)));
+        assertThat(warmUpsOf("B")).isEmpty();
+    }
+
+    /** Each of these used to leave the heavy set cold. */
+    @ParameterizedTest
+    @CsvSource({"3x3 60%,1 @8", "8x2 50% speed,1 @8", "3x10 40%,1 @8", "5x5 70%,1 @9"})
+    void aHeavySetGetsItsRampAfterALightSlotToo(String light, String heavy) {
+        slot("A", Lift.SQUAT, light).slot("B", Lift.SQUAT, heavy);
+        Mass lightest = task("A.1").loading().orElseThrow().total();
+        assertThat(warmUpsOf("B")).isNotEmpty().allMatch(kg -> Mass.of(kg, KG).isGreaterThan(lightest));
+        Task last = plan().tasks().stream()
+                .filter(task -> task.key().letter().equals("B") && task.key().warmUp() && task.last())
+                .findFirst()
+                .orElseThrow();
+        assertThat(last.loading()
+                        .orElseThrow()
+                        .total()
+                        .percentOf(task("B.1").loading().orElseThrow().total()))
+                .isGreaterThanOrEqualTo(Percent.of(80));
+    }
+
+    @Test
+    void aHeavyPartOfTheSameSlotGetsItsRampInItsPlace() {
+        slot("A", Lift.SQUAT, "3x5 70% then 1 @8");
+        List<String> keys =
+                plan().tasks().stream().map(task -> task.key().toString()).toList();
+        List<String> between = keys.subList(keys.indexOf("A.3") + 1, keys.indexOf("A.4"));
+        assertThat(between).isNotEmpty().allMatch(key -> key.startsWith("A.w"));
+        assertThat(keys).doesNotHaveDuplicates();
+        for (String key : keys.subList(0, keys.indexOf("A.3") + 1)) {
+            lifted(
+                    key,
+                    task(key).loading().orElseThrow().total().figure(KG, 2),
+                    task(key).reps(),
+                    "7");
+        }
+        assertThat(plan().next().orElseThrow().key()).hasToString(between.get(0));
+    }
+
+    @Test
+    void backOffsAndLighterWorkNeedNone() {
+        slot("A", Lift.SQUAT, "1 @8 then 3x5 -20%").slot("B", Lift.SQUAT, "3x8 60%");
+        assertThat(warmUpsOf("B")).isEmpty();
+        assertThat(plan().tasks().stream()
+                        .filter(task -> task.key().warmUp())
+                        .allMatch(task -> task.asked().firstSet() == 1))
+                .isTrue();
+    }
+
+    /** "Do B now" with nothing lifted: it is cold, whatever the plan has before it. */
+    @Test
+    void aSlotDoneEarlyIsCold() {
+        slot("A", Lift.SQUAT, "1 @8").slot("B", new Lift("front-squat"), "3x3 100kg");
+        List<Prescription> today = List.copyOf(day);
+        FloorRules now = new FloorRules(Catalogue.STANDARD, false, Set.of(), Optional.of("B"));
+        SessionPlan plan = SessionPlan.of(LIFTER, now, Amended.of(today, List.of()), List.of());
+        assertThat(plan.slots().get(1).ramp().orElseThrow().steps()).hasSizeGreaterThan(2);
+        lifted("B.w1", "20", 10, "easy");
+        assertThat(plan().slots().get(1).ramp().orElseThrow().steps())
+                .as("and stays so once it has begun")
+                .hasSizeGreaterThan(2);
+    }
+
+    /** Three tens at 40 % used to get four warm-ups. */
+    @Test
+    void lightWorkGetsOneOrTwoWarmUps() {
+        slot("A", Lift.SQUAT, "3x10 40%");
+        assertThat(warmUpsOf("A")).hasSizeBetween(1, 2);
+    }
+
+    @Test
+    void climbingSetsAreWarmedUpBelowTheirOwnFirstSet() {
+        slot("A", Lift.SQUAT, "climb 8 to @7");
+        Mass first = task("A.1").loading().orElseThrow().total();
+        assertThat(warmUpsOf("A")).isNotEmpty().allMatch(kg -> Mass.of(kg, KG).isLessThan(first));
+    }
+
+    @Test
+    void nobodyPullsTheBareBar() {
+        slot("A", Lift.DEADLIFT, "1 180kg");
+        assertThat(warmUpsOf("A")).isNotEmpty().doesNotContain("20");
+    }
+
+    /** 120 % lowered is warmed up within the lifter's own ability, and the rest is handled. */
+    @Test
+    void overMaxWorkIsWarmedUpWithinTheLiftersOwnAbility() {
+        slot("A", Lift.BENCH_PRESS, "1x8 120% est lowering");
+        LiftNumbers numbers = LIFTER.numbers(Lift.BENCH_PRESS);
+        Mass most = numbers.estimate().orElseThrow().times(Percent.of(95));
+        assertThat(warmUpsOf("A")).isNotEmpty().allMatch(kg -> !Mass.of(kg, KG).isGreaterThan(most));
+        assertThat(plan().slots().get(0).ramp().orElseThrow().remarks()).contains(Ramp.Remark.HANDLED);
     }
 
     /** Common practice, no source: speed work is warmed up by one set of five at half its load. */

@@ -221,9 +221,25 @@ class ResolverTest {
         assertThat(backOff.loading().orElseThrow().total()).isEqualTo(Mass.ofKg(145));
     }
 
+    /** After 150 kg the next lift on that bar begins by taking plates off, not by adding to what is there. */
     @Test
-    void anotherLiftBeginsWithAnEmptyBar() {
+    void anotherLiftOnTheSameBarBeginsWithWhatIsOnIt() {
         Resolver two = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of()));
+        List<Prescription> day =
+                List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
+        SessionPlan.Task first = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")))
+                .next()
+                .orElseThrow();
+        assertThat(first.before().mass().times(2)).isEqualTo(Mass.ofKg(130));
+        assertThat(first.loading().orElseThrow().stack()).isEqualTo(PlateStack.EMPTY);
+        assertThat(first.before().takenOffFor(first.loading().orElseThrow().stack()))
+                .isNotEmpty();
+    }
+
+    @Test
+    void anotherLiftOnAnotherBarBeginsWithAnEmptyOne() {
+        KitInUse bars = lift -> Optional.of(lift.equals(Lift.SQUAT) ? Kits.kg() : Kits.bar20("20:2 10:2"));
+        Resolver two = new Resolver(bars, Rounding.NEAREST, Numbers.of(Map.of()));
         List<Prescription> day =
                 List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
         SessionPlan plan = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")));

@@ -8,6 +8,7 @@ import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.KindOfWork;
@@ -16,6 +17,7 @@ import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Tempo;
 import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.Best;
@@ -86,7 +88,7 @@ class CardPainter {
 
         FloorView.Card card(Task task, Map<Prescription, String> shifts) {
             SlotPlan slot = day.session().slots().stream()
-                    .filter(s -> SlotLines.answers(s, task.key()))
+                    .filter(s -> s.prescription().equals(task.asked()))
                     .findFirst()
                     .or(() -> day.session().slots().stream()
                             .filter(s ->
@@ -167,10 +169,29 @@ class CardPainter {
                                     task.asked(),
                                     slot.now(),
                                     day.plan().resolver().numbers(task.lift())),
+                    warmUp ? null : handled(task, slot),
                     form(task, logged, variation),
                     logged.isPresent(),
                     warmUp ? null : shifts.get(task.asked()),
                     onPlates.map(l -> plates(task, l)).orElse(null));
+        }
+
+        /** Who carries what of a load beyond what the lifter can do. */
+        private String handled(Task task, SlotPlan slot) {
+            boolean beyond = slot.ramp()
+                    .filter(ramp -> ramp.remarks().contains(Ramp.Remark.HANDLED))
+                    .isPresent();
+            Optional<Mass> max = day.plan().resolver().numbers(task.lift()).estimate();
+            if (!beyond || max.isEmpty() || task.loading().isEmpty()) {
+                return null;
+            }
+            Mass carried = task.loading().get().total().minus(max.get());
+            return words.say(
+                    "floor.handled",
+                    day.plan()
+                            .spotter(day.day(), task.key().letter())
+                            .orElseGet(() -> words.say("floor.handled.somebody")),
+                    words.about(carried, unit));
         }
 
         private String plates(Task task, Loading loading) {

@@ -100,10 +100,11 @@ class FloorController {
             model.addAttribute("lifter", lifter);
             return "floor/none";
         }
+        Optional<TaskKey> chosen = task.map(FloorDays::key);
         return page.show(
                 model,
-                floor.get(),
-                new Sight(task.map(FloorDays::key), change, cards.isPresent()),
+                chosen.map(key -> floor.get().choosing(key.letter())).orElse(floor.get()),
+                new Sight(chosen, change, cards.isPresent()),
                 FormState.NONE,
                 fragment.isPresent());
     }

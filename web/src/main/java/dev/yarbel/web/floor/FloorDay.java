@@ -43,26 +43,35 @@ record FloorDay(
         Optional<SessionLog> log) {
 
     static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes) {
+        return of(plan, day, week, changes, Optional.empty());
+    }
+
+    /** The same day where a slot is to be done now, whatever comes before it in the plan. */
+    FloorDay choosing(String letter) {
+        return of(plan, day, week, changes, Optional.of(letter));
+    }
+
+    private static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes, Optional<String> chosen) {
         Optional<SessionLog> log = plan.session(day, week);
         List<Prescription> asked = plan.projection().prescriptions(day, week);
         Amended amended =
                 Amended.of(asked, changes.stream().map(FloorChange::amendment).toList());
         SessionPlan session = SessionPlan.of(
                 plan.resolver(),
-                rules(plan, amended.day()),
+                rules(plan, amended.day(), chosen),
                 amended,
                 log.map(SessionLog::sets).orElse(List.of()));
         return new FloorDay(plan, day, week, changes, amended, session, log);
     }
 
-    private static FloorRules rules(LifterPlan plan, List<Prescription> asked) {
+    private static FloorRules rules(LifterPlan plan, List<Prescription> asked, Optional<String> chosen) {
         LifterCard lifter = plan.lifter();
         Set<Lift> held = asked.stream()
                 .map(Prescription::lift)
                 .filter(lift ->
                         !lifter.aching(lift, plan.standing().catalogue()).isEmpty())
                 .collect(Collectors.toSet());
-        return new FloorRules(plan.standing().catalogue(), lifter.evenWarmUps(), held);
+        return new FloorRules(plan.standing().catalogue(), lifter.evenWarmUps(), held, chosen);
     }
 
     /** A day and a week of a block, both from 0. */

@@ -86,6 +86,7 @@ record FloorView(
      * @param limit the code of where the kit ended short of the load asked for, else null
      * @param asked the load asked for
      * @param guarded near the limit in a lift that pins: spotters or safeties
+     * @param handled who carries what of a load beyond what the lifter can do, in words; else null
      * @param plates what hangs on one side, by its place in the rack
      * @param shifts for each load of the top this one hangs on, what it comes to, as JSON; null where it hangs on none
      */
@@ -119,6 +120,7 @@ record FloorView(
             String limit,
             String asked,
             boolean guarded,
+            String handled,
             Form form,
             boolean correcting,
             String shifts,

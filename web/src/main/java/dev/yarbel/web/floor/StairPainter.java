@@ -12,6 +12,7 @@ import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.BarDrawing;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -32,16 +33,17 @@ class StairPainter {
     Optional<FloorView.Stair> stair(SessionPlan session, Task now, List<DoneSet> done, MassUnit unit) {
         return session.slots().stream()
                 .filter(slot -> slot.prescription().lift().equals(now.lift())
-                        && slot.ramp().isPresent())
+                        && slot.ramp().filter(ramp -> !ramp.steps().isEmpty()).isPresent())
+                .sorted(Comparator.comparing(slot -> !isOf(slot, now)))
                 .findFirst()
                 .map(slot -> stair(session, slot, now, done, unit));
     }
 
     private FloorView.Stair stair(SessionPlan session, SlotPlan slot, Task now, List<DoneSet> done, MassUnit unit) {
-        String letter = slot.prescription().letter();
         List<Task> climb = session.tasks().stream()
-                .filter(task -> task.key().letter().equals(letter)
-                        && (task.key().warmUp() || task.key().number() == 1)
+                .filter(task -> task.asked().equals(slot.prescription())
+                        && (task.key().warmUp()
+                                || task.key().number() == slot.prescription().firstSet())
                         && task.loading().isPresent())
                 .toList();
         boolean blind = slot.prescription().part().is(Manner.BLIND);
@@ -50,7 +52,7 @@ class StairPainter {
                 .max()
                 .orElse(1);
         List<FloorView.Step> steps = new ArrayList<>();
-        PlateStack before = PlateStack.EMPTY;
+        PlateStack before = climb.isEmpty() ? PlateStack.EMPTY : climb.get(0).before();
         for (int i = 0; i < climb.size(); i++) {
             Task task = climb.get(i);
             Loading loading = task.loading().orElseThrow();
@@ -82,6 +84,10 @@ class StairPainter {
                 .sorted()
                 .toList();
         return new FloorView.Stair(slot.prescription().lift(), climb.size() * STEP_WIDTH, steps, notes);
+    }
+
+    private static boolean isOf(SlotPlan slot, Task now) {
+        return slot.prescription().equals(now.asked());
     }
 
     private String added(PlateStack before, PlateStack stack, MassUnit unit) {

@@ -153,7 +153,7 @@ class BlockDesk {
             SlotEntity slot = slotById.get(key.slotId());
             Set<Gate> closed = EnumSet.noneOf(Gate.class);
             closed.addAll(Gate.before(plan.standing().catalogue().root(slot.lift()), dose));
-            closed.removeAll(plan.gates().getOrDefault(slot.id(), Set.of()));
+            closed.removeAll(plan.opened(slot.id()));
             return closed;
         }
     }

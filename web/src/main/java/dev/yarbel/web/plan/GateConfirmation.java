@@ -43,4 +43,8 @@ class GateConfirmation {
     Gate gate() {
         return gate;
     }
+
+    String spotter() {
+        return spotter;
+    }
 }

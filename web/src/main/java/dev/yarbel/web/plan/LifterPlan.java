@@ -1,6 +1,7 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
@@ -25,7 +26,7 @@ import java.util.Set;
  * @param copies how many blocks were given from it
  * @param dayIds the number of each training day, in the block's order
  * @param slotIds the numbers of each day's slots, in the block's order
- * @param gates the gates a coach opened, by slot
+ * @param gates the gates a coach opened, by slot, each with the spotter they named
  * @param sessions what was logged, by the day of the plan it answers
  * @param kit the gym its loads are made with
  * @param projection what each day's doses come to
@@ -39,7 +40,7 @@ public record LifterPlan(
         Block block,
         List<Long> dayIds,
         List<List<Long>> slotIds,
-        Map<Long, Set<Gate>> gates,
+        Map<Long, Map<Gate, String>> gates,
         Standing standing,
         Map<PlannedDay, SessionLog> sessions,
         AtHand kit,
@@ -108,6 +109,23 @@ public record LifterPlan(
                 return session(day, week).flatMap(SessionLog::asked);
             }
         };
+    }
+
+    /** The gates of a slot that a coach opened. */
+    Set<Gate> opened(long slot) {
+        return gates.getOrDefault(slot, Map.of()).keySet();
+    }
+
+    /** Who stands by a slot of a day, by the gate that was opened for it. */
+    public Optional<String> spotter(int day, String letter) {
+        List<Slot> slots = block.days().get(day).slots();
+        for (int slot = 0; slot < slots.size(); slot++) {
+            if (slots.get(slot).letter().equals(letter)) {
+                return gates.getOrDefault(slotIds.get(day).get(slot), Map.of()).values().stream()
+                        .findFirst();
+            }
+        }
+        return Optional.empty();
     }
 
     /** The key under which the book knows a day of this plan. */

@@ -157,7 +157,7 @@ class PlanReview {
 
         @Override
         public Set<Gate> confirmed(int day, int slot) {
-            return plan.gates().getOrDefault(plan.slotIds().get(day).get(slot), Set.of());
+            return plan.opened(plan.slotIds().get(day).get(slot));
         }
 
         @Override

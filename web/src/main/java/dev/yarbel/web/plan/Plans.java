@@ -24,13 +24,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
@@ -103,7 +102,7 @@ public class Plans implements StripSource, PlannedNeeds {
             Standing standing,
             Resolver resolver) {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
-        Map<Long, Set<Gate>> gates = new HashMap<>();
+        Map<Long, Map<Gate, String>> gates = new HashMap<>();
         BlockDraft draft = new BlockDraft(entity);
         for (Object[] row : rows) {
             if (row[1] == null) {
@@ -124,8 +123,9 @@ public class Plans implements StripSource, PlannedNeeds {
                     }
                 }
                 if (row[4] != null) {
-                    gates.computeIfAbsent(slot.id(), id -> EnumSet.noneOf(Gate.class))
-                            .add(((GateConfirmation) row[4]).gate());
+                    GateConfirmation opened = (GateConfirmation) row[4];
+                    gates.computeIfAbsent(slot.id(), id -> new EnumMap<>(Gate.class))
+                            .put(opened.gate(), opened.spotter());
                 }
             }
         }
