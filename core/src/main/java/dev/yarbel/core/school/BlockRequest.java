@@ -1,6 +1,7 @@
 package dev.yarbel.core.school;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -30,6 +31,7 @@ import java.util.function.Predicate;
  * @param milestones whether round numbers near the lifter's best are wanted; else they are skipped
  * @param numbers what the lifter's loads of a lift hang on
  * @param available whether the gym has what a lift is done with
+ * @param rounding the coach's rule for loads that cannot be made exactly
  */
 public record BlockRequest(
         LocalDate start,
@@ -44,7 +46,40 @@ public record BlockRequest(
         boolean milestones,
         Function<Lift, LiftNumbers> numbers,
         Predicate<Lift> available,
-        Catalogue catalogue) {
+        Catalogue catalogue,
+        Rounding rounding) {
+
+    /** Loads go to the nearest there is. */
+    public BlockRequest(
+            LocalDate start,
+            int weeks,
+            List<Integer> days,
+            Map<Lift, LiftRequest> lifts,
+            int deloadEvery,
+            Deload deload,
+            Optional<LocalDate> contest,
+            MassUnit unit,
+            Mass step,
+            boolean milestones,
+            Function<Lift, LiftNumbers> numbers,
+            Predicate<Lift> available,
+            Catalogue catalogue) {
+        this(
+                start,
+                weeks,
+                days,
+                lifts,
+                deloadEvery,
+                deload,
+                contest,
+                unit,
+                step,
+                milestones,
+                numbers,
+                available,
+                catalogue,
+                Rounding.NEAREST);
+    }
 
     public BlockRequest {
         days = List.copyOf(days);

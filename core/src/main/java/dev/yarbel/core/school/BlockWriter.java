@@ -211,7 +211,8 @@ public final class BlockWriter {
             if (shape.get(week).deload()) {
                 dose = dose.flatMap(deload(strand)::of);
             } else if (!request.milestones()) {
-                dose = dose.map(d -> Milestones.skip(d, request.numbers().apply(strand.lift()), request.unit()));
+                dose = dose.map(d ->
+                        Milestones.skip(d, request.numbers().apply(strand.lift()), request.unit(), request.rounding()));
             }
             doses.add(dose);
         }

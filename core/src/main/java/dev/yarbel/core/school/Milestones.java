@@ -1,5 +1,6 @@
 package dev.yarbel.core.school;
 
+import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -30,24 +31,24 @@ final class Milestones {
     private Milestones() {}
 
     /** Whether a load is a round number near the max. */
-    static boolean isMilestone(Mass load, Mass max, MassUnit unit) {
+    static boolean isMilestone(Mass load, Mass max, MassUnit unit, Rounding rule) {
         BigDecimal round = unit == MassUnit.KG ? KG : LB;
-        BigDecimal rounded = rounded(load, unit);
+        BigDecimal rounded = rounded(load, unit, rule);
         return rounded.remainder(round).signum() == 0
                 && rounded.signum() > 0
                 && load.percentOf(max).compareTo(NEAR) >= 0;
     }
 
     /** The same dose, or where it would park at a milestone, a step below it. */
-    static Dose skip(Dose dose, LiftNumbers numbers, MassUnit unit) {
+    static Dose skip(Dose dose, LiftNumbers numbers, MassUnit unit, Rounding rule) {
         List<Part> parts = new ArrayList<>();
         for (Part part : dose.parts()) {
-            parts.add(skip(part, numbers, unit));
+            parts.add(skip(part, numbers, unit, rule));
         }
         return new Dose(parts);
     }
 
-    private static Part skip(Part part, LiftNumbers numbers, MassUnit unit) {
+    private static Part skip(Part part, LiftNumbers numbers, MassUnit unit, Rounding rule) {
         if (!(part.basis() instanceof LoadBasis.Share share)
                 || numbers.workingMax().isEmpty()) {
             return part;
@@ -55,11 +56,19 @@ final class Milestones {
         Optional<Mass> whole = whole(share.of(), numbers);
         if (whole.isEmpty()
                 || !isMilestone(
-                        whole.get().times(share.percent()), numbers.workingMax().get(), unit)) {
+                        whole.get().times(share.percent()), numbers.workingMax().get(), unit, rule)) {
             return part;
         }
-        Mass below = Mass.of(rounded(whole.get().times(share.percent()), unit).subtract(step(unit)), unit);
-        Percent tenth = Percent.of(below.percentOf(whole.get()).figure().setScale(1, RoundingMode.HALF_UP));
+        Mass below =
+                Mass.of(rounded(whole.get().times(share.percent()), unit, rule).subtract(step(unit)), unit);
+        // so that the rule does not carry the tenth onto the milestone after all
+        RoundingMode tenths =
+                switch (rule) {
+                    case NEAREST -> RoundingMode.HALF_UP;
+                    case UP -> RoundingMode.FLOOR;
+                    case DOWN -> RoundingMode.CEILING;
+                };
+        Percent tenth = Percent.of(below.percentOf(whole.get()).figure().setScale(1, tenths));
         return part.with(new LoadBasis.Share(share.of(), tenth));
     }
 
@@ -74,7 +83,13 @@ final class Milestones {
         return unit == MassUnit.KG ? KG_STEP : LB_STEP;
     }
 
-    private static BigDecimal rounded(Mass load, MassUnit unit) {
-        return load.in(unit).divide(step(unit), 0, RoundingMode.HALF_UP).multiply(step(unit));
+    private static BigDecimal rounded(Mass load, MassUnit unit, Rounding rule) {
+        RoundingMode mode =
+                switch (rule) {
+                    case NEAREST -> RoundingMode.HALF_UP;
+                    case UP -> RoundingMode.CEILING;
+                    case DOWN -> RoundingMode.FLOOR;
+                };
+        return load.in(unit).divide(step(unit), 0, mode).multiply(step(unit));
     }
 }

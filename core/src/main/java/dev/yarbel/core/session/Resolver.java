@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
@@ -159,7 +160,11 @@ public final class Resolver {
         Lift lift = prescription.lift();
         LiftNumbers known = numbers(lift);
         References others = known.references();
-        Reference of = share.of();
+        // more than the max, lowered, hangs on today's estimate, never on a max that may be stale
+        boolean overloaded = prescription.part().is(Manner.LOWERING)
+                && share.of().isMax()
+                && share.most().isGreaterThan(Percent.HUNDRED);
+        Reference of = overloaded ? Reference.Named.ESTIMATE : share.of();
         Optional<Changing> changing = prescription.part().changing();
         Optional<Mass> best = known.ownBest(prescription.part())
                 .filter(mass -> of.isMax() && changing.flatMap(Changing::at).isEmpty());
@@ -178,27 +183,31 @@ public final class Resolver {
                     .orElse(unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
         if (of instanceof Reference.RepMax repMax) {
-            return part(prescription, share, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
+            return part(prescription, share, of, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
         }
         if (of instanceof Reference.Other other) {
-            return part(prescription, share, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
+            return part(prescription, share, of, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
         }
         return switch ((Reference.Named) of) {
-            case CONTEST -> part(prescription, share, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
-            case ESTIMATE -> part(prescription, share, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
-            case GOAL -> part(prescription, share, others.goal(), ResolvedLoad.Why.NO_GOAL);
-            case BODY_MASS -> part(prescription, share, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
-            case EVENT -> part(prescription, share, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
+            case CONTEST -> part(prescription, share, of, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
+            case ESTIMATE -> part(prescription, share, of, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
+            case GOAL -> part(prescription, share, of, others.goal(), ResolvedLoad.Why.NO_GOAL);
+            case BODY_MASS -> part(prescription, share, of, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
+            case EVENT -> part(prescription, share, of, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
             case WORKING, TOP -> throw new IllegalStateException("looked up elsewhere");
         };
     }
 
     private ResolvedLoad part(
-            Prescription prescription, LoadBasis.Share share, Optional<Mass> whole, ResolvedLoad.Why missing) {
+            Prescription prescription,
+            LoadBasis.Share share,
+            Reference of,
+            Optional<Mass> whole,
+            ResolvedLoad.Why missing) {
         return whole.map(mass -> fit(
                         prescription.lift(),
                         onTheBar(prescription.part().changing(), mass.times(share.percent()), Changing.End.TOP),
-                        new ResolvedLoad.Origin.FromReference(share.of(), mass, share.percent())))
+                        new ResolvedLoad.Origin.FromReference(of, mass, share.percent())))
                 .orElse(unknown(missing));
     }
 

@@ -26,6 +26,7 @@ import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -252,7 +253,8 @@ class BlockWriterTest {
         LiftNumbers numbers = Drawings.numbers(max, max.plus(Mass.ofKg(10)));
         return part.basis() instanceof LoadBasis.Share share
                 && Milestones.whole(share.of(), numbers)
-                        .filter(whole -> Milestones.isMilestone(whole.times(share.percent()), max, MassUnit.KG))
+                        .filter(whole -> Milestones.isMilestone(
+                                whole.times(share.percent()), max, MassUnit.KG, Rounding.NEAREST))
                         .isPresent();
     }
 
@@ -260,9 +262,28 @@ class BlockWriterTest {
     @Test
     void threeHundredIsPassedNotParkedAt() {
         Mass max = Mass.ofLb(305);
-        Dose skipped = Milestones.skip(Dose.parse("1x1 98.4%"), Drawings.numbers(max, max), MassUnit.LB);
+        Dose skipped =
+                Milestones.skip(Dose.parse("1x1 98.4%"), Drawings.numbers(max, max), MassUnit.LB, Rounding.NEAREST);
         LoadBasis.Share share = (LoadBasis.Share) skipped.first().basis();
         assertThat(max.times(share.percent()).in(MassUnit.LB).doubleValue()).isBetween(294.0, 296.0);
+    }
+
+    /** Rounding up used to put 147.6 kg onto the 150 that was to be skipped. */
+    @Property
+    void noRuleForRoundingParksAtAMilestone(
+            @ForAll @IntRange(min = 80, max = 320) int max,
+            @ForAll @IntRange(min = 900, max = 1000) int tenths,
+            @ForAll Rounding rule) {
+        Mass whole = Mass.ofKg(max);
+        Dose dose = Dose.of(1, 1, LoadBasis.ofWorkingMax(Percent.of(new BigDecimal(tenths).movePointLeft(1))));
+        Dose skipped = Milestones.skip(dose, Drawings.numbers(whole, whole), MassUnit.KG, rule);
+        Mass load = whole.times(((LoadBasis.Share) skipped.first().basis()).percent());
+        Mass loaded = Kits.kg().round(load, rule);
+        boolean parked =
+                loaded.in(MassUnit.KG).remainder(BigDecimal.valueOf(50)).signum() == 0;
+        assertThat(parked && !loaded.isLessThan(whole.times(Percent.of(90))))
+                .as("%s of %s is %s", skipped.shorthand(), whole, loaded)
+                .isFalse();
     }
 
     /** 93 % of 107.5 kg loads as 100 kg; so does the end of a goal cycle toward 100 kg. */

@@ -146,6 +146,18 @@ class ResolverTest {
         return known.steps().stream().map(fit -> fit.load().figure(KG, 2)).toList();
     }
 
+    /** The working max may be stale; what a spotter has to carry is today's. */
+    @Test
+    void overloadedLoweringHangsOnTodaysEstimate() {
+        Resolver stale = KG_LIFTER.with(Lift.SQUAT, numbers -> numbers.withWorkingMax(Mass.ofKg(260)));
+        Mass estimate = stale.numbers(Lift.SQUAT).estimate().orElseThrow();
+        Mass load = stale.resolve(List.of(squat("A", "1x8 120% lowering")))
+                .get(0)
+                .load()
+                .orElseThrow();
+        assertThat(load.distanceTo(estimate.times(Percent.of(120)))).isLessThanOrEqualTo(Mass.of("1.25", KG));
+    }
+
     @Test
     void theLastTopOfTheLiftAboveIsTheOneThatCounts() {
         List<Prescription> day = List.of(

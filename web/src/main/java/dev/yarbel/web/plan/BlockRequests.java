@@ -82,7 +82,8 @@ class BlockRequests {
                         numbers::of,
                         lift -> catalogue.find(lift).isPresent()
                                 && kit.loads(catalogue.of(lift)).isPresent(),
-                        catalogue),
+                        catalogue,
+                        lifter.rounding()),
                 day -> words.say("new-block.day", day + 1),
                 purpose -> words.say("purpose." + purpose));
         String name =
