@@ -16,8 +16,9 @@ public interface MaxEstimator {
      * @param curve this lifter's rep curve for the lift
      * @param start what was set down, if anything; sessions before its day are passed over
      * @param sessions finished sessions, in any order
+     * @param repsFlatter sets of several repetitions of this lift flatter the single, and say less
      * @return empty when neither a start nor any set says anything
      */
     Optional<MaxEstimate> estimate(
-            Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions);
+            Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions, boolean repsFlatter);
 }

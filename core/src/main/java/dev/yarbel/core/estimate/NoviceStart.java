@@ -9,13 +9,15 @@ import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Finding a starting working max for somebody who has none.
  *
  * <p>Either by a guided test, sets of five that climb until three repetitions are left; or by a load good for 15 to 20
- * repetitions, which is where a beginner's fives start, at 60 % of the working max. Steps of the test: 15 % of the load
- * after a set with more than four left, 5 % after one with four left, one step of the kit at least. Both are common
+ * repetitions, which is where a beginner's fives start, at 60 % of the working max. Steps of the test: after sets
+ * with more than four left 60 % of the load twice, then 50, 40, 30, 20 and 15 %; 5 % after one with four left; one step of
+ * the kit at least; after a miss once halfway back. So the bar gets heavy soon for the strong, and the weak are found before it does. Both are common
  * practice without a source; the sizes of the steps are our own starting values.
  */
 public final class NoviceStart {
@@ -24,12 +26,19 @@ public final class NoviceStart {
     public static final int REPS = 5;
 
     /** After so many sets the day is too long to tell anything. */
-    public static final int MOST_SETS = 12;
+    public static final int MOST_SETS = 8;
 
     private static final Rpe THREE_LEFT = Rpe.of(7);
 
-    private static final Percent EASY_STEP = Percent.of(115);
+    private static final List<Percent> EASY_STEPS = List.of(
+            Percent.of(160), Percent.of(160), Percent.of(150), Percent.of(140), Percent.of(130), Percent.of(120));
+
+    private static final Percent LAST_EASY_STEP = Percent.of(115);
     private static final Percent NEAR_STEP = Percent.of(105);
+    private static final Percent HALF = Percent.of(50);
+    /** A load missed this far above the last one made leaves room for one between. */
+    private static final Percent FAR = Percent.of(112);
+
     private static final Percent SHARE_OF_MAX = Percent.of(90);
     private static final Percent FIVES_START = Percent.of(60);
 
@@ -55,7 +64,7 @@ public final class NoviceStart {
          * The test is over.
          *
          * @param max what the last set made speaks for
-         * @param workingMax 90 % of it, rounded down to what can be loaded
+         * @param workingMax 90 % of it
          * @param overshot whether fewer than three were left, or a set was missed: the last step was too large
          */
         record Over(Mass max, Mass workingMax, boolean overshot) implements Step {}
@@ -73,31 +82,53 @@ public final class NoviceStart {
             return new Step.Another(loads.lightest());
         }
         TestSet last = sets.get(sets.size() - 1);
-        if (last.effort() instanceof Effort.Missed) {
-            return sets.size() == 1 ? new Step.TooHeavy() : over(sets.get(sets.size() - 2), true, loads, curve);
+        Optional<TestSet> missed = sets.stream().filter(NoviceStart::isMissed).reduce((first, second) -> second);
+        Optional<TestSet> made = sets.stream().filter(set -> !isMissed(set)).reduce((first, second) -> second);
+        if (made.isEmpty()) {
+            return new Step.TooHeavy();
+        }
+        if (missed.isPresent()) {
+            return afterMiss(sets, made.get(), missed.get(), loads, curve);
         }
         if (last.effort() instanceof Effort.Rated rated && rated.rpe().compareTo(THREE_LEFT) >= 0) {
-            return over(last, rated.rpe().compareTo(THREE_LEFT) > 0, loads, curve);
+            return over(last, rated.rpe().compareTo(THREE_LEFT) > 0, curve);
         }
-        Mass heavier = heavier(last, loads);
+        Mass heavier = heavier(sets, loads);
         if (sets.size() >= MOST_SETS || !heavier.isGreaterThan(last.load())) {
             Mass atLeast = max(last, curve);
-            return new Step.Ended(atLeast, workingMaxOf(atLeast, loads));
+            return new Step.Ended(atLeast, workingMaxOf(atLeast));
         }
         return new Step.Another(heavier);
     }
 
-    private static Mass heavier(TestSet last, Loads loads) {
-        Percent step = last.effort() instanceof Effort.MoreThanFourLeft ? EASY_STEP : NEAR_STEP;
+    private static boolean isMissed(TestSet set) {
+        return set.effort() instanceof Effort.Missed;
+    }
+
+    /** A step that was far too large is halved, once; else what was made last speaks. */
+    private static Step afterMiss(List<TestSet> sets, TestSet made, TestSet missed, Loads loads, RepCurve curve) {
+        Mass between = loads.round(made.load().plus(missed.load()).times(HALF), Rounding.DOWN);
+        boolean justMissed = missed.equals(sets.get(sets.size() - 1));
+        boolean once = sets.stream().filter(NoviceStart::isMissed).count() == 1;
+        boolean far = missed.load().isGreaterThan(made.load().times(FAR));
+        return justMissed && once && far && between.isGreaterThan(made.load()) && sets.size() < MOST_SETS
+                ? new Step.Another(between)
+                : over(made, true, curve);
+    }
+
+    private static Mass heavier(List<TestSet> sets, Loads loads) {
+        TestSet last = sets.get(sets.size() - 1);
+        Percent easy = sets.size() <= EASY_STEPS.size() ? EASY_STEPS.get(sets.size() - 1) : LAST_EASY_STEP;
+        Percent step = last.effort() instanceof Effort.MoreThanFourLeft ? easy : NEAR_STEP;
         Mass heavier = loads.round(last.load().times(step), Rounding.NEAREST);
         return heavier.isGreaterThan(last.load())
                 ? heavier
                 : loads.round(last.load().plus(loads.stepAt(last.load())), Rounding.NEAREST);
     }
 
-    private static Step over(TestSet set, boolean overshot, Loads loads, RepCurve curve) {
+    private static Step over(TestSet set, boolean overshot, RepCurve curve) {
         Mass max = max(set, curve);
-        return new Step.Over(max, workingMaxOf(max, loads), overshot);
+        return new Step.Over(max, workingMaxOf(max), overshot);
     }
 
     /** More than four left speaks for four at least. */
@@ -106,12 +137,12 @@ public final class NoviceStart {
         return curve.max(set.load(), RepsInAll.of(REPS, rpe));
     }
 
-    private static Mass workingMaxOf(Mass max, Loads loads) {
-        return loads.round(max.times(SHARE_OF_MAX), Rounding.DOWN);
+    private static Mass workingMaxOf(Mass max) {
+        return max.times(SHARE_OF_MAX);
     }
 
     /** The working max of which a load good for 15 to 20 repetitions is the 60 % that a beginner's fives start at. */
-    public static Mass workingMax(Mass goodForFifteen, Loads loads) {
-        return loads.round(goodForFifteen.asShareOf(FIVES_START), Rounding.DOWN);
+    public static Mass workingMax(Mass goodForFifteen) {
+        return goodForFifteen.asShareOf(FIVES_START);
     }
 }

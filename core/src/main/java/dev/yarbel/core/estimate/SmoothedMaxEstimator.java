@@ -22,7 +22,7 @@ import java.util.Optional;
  *
  * <p>Each set that may estimate is turned into a max by the rep curve. A set closer to the limit and of fewer repetitions
  * says more: its doubt, as a share of the max, is 1.5 points plus 1 for each repetition left plus 0.5 for each further
- * one done, twice that for deadlift sets of several repetitions. A session's sets are averaged with the inverse squares
+ * one done, twice that for sets of several repetitions that flatter the single. A session's sets are averaged with the inverse squares
  * of their doubts as weights; n sets alike in load and repetitions err alike and together weigh as √n; since all share the day's form, a session is never surer than 2 points. Between sessions
  * the doubt of the estimate grows by 0.4 points for the square root of each day, at most to 8. All these figures are
  * starting values of our own.
@@ -34,24 +34,23 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
     private static final double DOUBT_PER_FURTHER_REP = 0.005;
     private static final double FLATTERING = 2;
     private static final double SESSION_DOUBT = 0.02;
-    private static final double START_DOUBT = 0.04;
     private static final double DOUBT_PER_ROOT_DAY = 0.004;
     private static final double MOST_DOUBT = 0.08;
     private static final int GRAM = 3;
 
     @Override
     public Optional<MaxEstimate> estimate(
-            Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions) {
+            Lift lift, RepCurve curve, Optional<StartingMax> start, List<LiftedSession> sessions, boolean repsFlatter) {
         List<LiftedSession> inOrder = sessions.stream()
                 .filter(session ->
                         start.filter(s -> session.date().isBefore(s.since())).isEmpty())
                 .sorted(Comparator.comparing(LiftedSession::date))
                 .toList();
-        Level level =
-                start.map(s -> new Level(kg(s.max()), START_DOUBT, s.since())).orElse(null);
+        Level level = start.map(s -> new Level(kg(s.max()), s.doubt().figure().doubleValue() / 100, s.since()))
+                .orElse(null);
         List<MaxEstimate.Movement> movements = new ArrayList<>();
         for (LiftedSession session : inOrder) {
-            List<Evidence> evidence = evidence(lift, curve, session);
+            List<Evidence> evidence = evidence(lift, curve, session, repsFlatter);
             if (evidence.isEmpty()) {
                 continue;
             }
@@ -100,13 +99,13 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
         }
     }
 
-    private static List<Evidence> evidence(Lift lift, RepCurve curve, LiftedSession session) {
+    private static List<Evidence> evidence(Lift lift, RepCurve curve, LiftedSession session, boolean repsFlatter) {
         List<Telling> telling = session.sets().stream()
                 .filter(set -> set.lift().equals(lift))
                 .flatMap(set -> set.repsThatEstimate().map(inAll -> new Telling(set, inAll)).stream())
                 .toList();
         return telling.stream()
-                .map(set -> evidence(curve, set.set, set.inAll, alike(set.set, telling)))
+                .map(set -> evidence(curve, set.set, set.inAll, alike(set.set, telling), repsFlatter))
                 .toList();
     }
 
@@ -119,10 +118,10 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
                 .count();
     }
 
-    private static Evidence evidence(RepCurve curve, LiftedSet set, RepsInAll inAll, long alike) {
+    private static Evidence evidence(RepCurve curve, LiftedSet set, RepsInAll inAll, long alike, boolean repsFlatter) {
         double left = inAll.halves() / 2.0 - set.reps();
         double doubt = SET_DOUBT + DOUBT_PER_REP_LEFT * left + DOUBT_PER_FURTHER_REP * (set.reps() - 1);
-        if (set.lift().repsFlatterTheSingle() && set.reps() > 1) {
+        if (repsFlatter && set.reps() > 1) {
             doubt *= FLATTERING;
         }
         return new Evidence(set, kg(curve.max(set.load(), inAll)), doubt, alike);

@@ -98,6 +98,16 @@ public final class Catalogue {
         return shared > 0 && 2 * shared >= needed.size();
     }
 
+    /**
+     * Whether sets of several repetitions flatter the single: in pulls that begin from a stand-still, each further repetition
+     * borrows from the stretch of the one before (common practice, no source); not where each one is paused.
+     */
+    public boolean repsFlatterTheSingle(Lift lift) {
+        return root(lift).equals(Lift.DEADLIFT)
+                && of(lift).start() == Start.RAISING
+                && !lift.key().contains("paused");
+    }
+
     /** Whether the bar of a lift lies on the floor before each set: a pull that stands on no blocks or pins. */
     public boolean isPulledFromTheFloor(Lift lift) {
         Variation variation = of(lift);

@@ -22,14 +22,6 @@ public record Lift(String key) implements Comparable<Lift> {
         }
     }
 
-    /**
-     * Whether sets of several repetitions flatter the single: repetitions touching the floor borrow from the stretch, so
-     * a deadlift set says less about a max (common practice, no source).
-     */
-    public boolean repsFlatterTheSingle() {
-        return equals(DEADLIFT);
-    }
-
     /** As any record's, written out because it is asked for each set of a long log. */
     @Override
     public boolean equals(Object other) {

@@ -17,7 +17,9 @@ import java.util.Optional;
  * The mastery that what is known of a lifter in one lift speaks for, with its reasons. The coach decides.
  *
  * <p>History in that very lift, consistency and strength each speak for a level. Of three the middle one stands; of two
- * the lower; one alone never makes an advanced lifter. Bounds of history: 6 and 36 months. Strength is the max beside the
+ * the lower. Advanced is rare: only all three together make an advanced lifter. Somebody who gasses after fifteen squats
+ * with the body alone or four push-ups is a beginner whatever the bar says (common practice, no source). Bounds of history:
+ * 6 and 96 months. Strength is the max beside the
  * body mass raised to two thirds, as strength grows with muscle cross-section while mass grows with volume (Lietzke 1956,
  * Science 124, on weightlifting totals); its bounds, as multiples of body mass for a man of 90 kg and a woman of 65 kg,
  * are our own starting values, and exist for the squat, bench press, deadlift and overhead press only.
@@ -27,7 +29,7 @@ import java.util.Optional;
 public record MasterySuggestion(Mastery level, List<Reason> reasons) {
 
     private static final int BEGINNER_UNDER_MONTHS = 6;
-    private static final int ADVANCED_FROM_MONTHS = 36;
+    private static final int ADVANCED_FROM_MONTHS = 96;
     private static final double MAN_KG = 90;
     private static final double WOMAN_KG = 65;
     private static final double TWO_THIRDS = 2.0 / 3;
@@ -36,15 +38,15 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
     private record Bounds(double intermediate, double advanced) {}
 
     private static final Map<Lift, Bounds> MEN = Map.of(
-            Lift.SQUAT, new Bounds(1.4, 2.1),
-            Lift.BENCH_PRESS, new Bounds(1.0, 1.5),
-            Lift.DEADLIFT, new Bounds(1.7, 2.5),
-            Lift.OVERHEAD_PRESS, new Bounds(0.65, 0.95));
+            Lift.SQUAT, new Bounds(1.4, 2.5),
+            Lift.BENCH_PRESS, new Bounds(1.0, 1.75),
+            Lift.DEADLIFT, new Bounds(1.7, 2.9),
+            Lift.OVERHEAD_PRESS, new Bounds(0.65, 1.1));
     private static final Map<Lift, Bounds> WOMEN = Map.of(
-            Lift.SQUAT, new Bounds(1.1, 1.7),
-            Lift.BENCH_PRESS, new Bounds(0.65, 1.0),
-            Lift.DEADLIFT, new Bounds(1.4, 2.1),
-            Lift.OVERHEAD_PRESS, new Bounds(0.45, 0.65));
+            Lift.SQUAT, new Bounds(1.1, 2.0),
+            Lift.BENCH_PRESS, new Bounds(0.65, 1.15),
+            Lift.DEADLIFT, new Bounds(1.4, 2.4),
+            Lift.OVERHEAD_PRESS, new Bounds(0.45, 0.75));
 
     public MasterySuggestion {
         reasons = List.copyOf(reasons);
@@ -61,6 +63,9 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
         /** How alike the repetitions look. */
         record Alike(Consistency consistency, Mastery speaksFor) implements Reason {}
 
+        /** Out of breath after little work with the body alone. */
+        record Breath(Mastery speaksFor) implements Reason {}
+
         /**
          * The max as a share of body mass.
          *
@@ -75,30 +80,54 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
      * What is known of a lifter in a lift.
      *
      * @param since when they began with that lift
+     * @param soonOutOfBreath they gasp after fifteen squats with the body alone or four push-ups
      */
     public record Evidence(
             Optional<LocalDate> since,
             Optional<Consistency> consistency,
             Optional<Mass> max,
             Optional<Mass> bodyMass,
-            Optional<Sex> sex) {}
+            Optional<Sex> sex,
+            boolean soonOutOfBreath) {
+
+        /** Of somebody whose breath lasts. */
+        public Evidence(
+                Optional<LocalDate> since,
+                Optional<Consistency> consistency,
+                Optional<Mass> max,
+                Optional<Mass> bodyMass,
+                Optional<Sex> sex) {
+            this(since, consistency, max, bodyMass, sex, false);
+        }
+    }
 
     /** The suggestion for a lift; empty when nothing is known that speaks for any level. */
     public static Optional<MasterySuggestion> of(Lift lift, Evidence evidence, LocalDate today) {
         List<Reason> reasons = new ArrayList<>();
         evidence.since().map(since -> history(since, today)).ifPresent(reasons::add);
         evidence.consistency().map(MasterySuggestion::alike).ifPresent(reasons::add);
+        if (evidence.soonOutOfBreath()) {
+            reasons.add(new Reason.Breath(Mastery.BEGINNER));
+        }
         strength(lift, evidence).ifPresent(reasons::add);
         if (reasons.isEmpty()) {
             return Optional.empty();
         }
         List<Mastery> levels = reasons.stream()
+                .filter(reason -> !(reason instanceof Reason.Breath))
                 .map(Reason::speaksFor)
                 .sorted(Comparator.naturalOrder())
                 .toList();
+        if (levels.isEmpty()) {
+            return Optional.of(new MasterySuggestion(Mastery.BEGINNER, reasons));
+        }
         Mastery level = levels.size() == 3 ? levels.get(1) : levels.get(0);
-        if (levels.size() == 1 && level == Mastery.ADVANCED) {
+        boolean all = levels.size() == 3 && levels.get(0) == Mastery.ADVANCED;
+        if (level == Mastery.ADVANCED && !all) {
             level = Mastery.INTERMEDIATE;
+        }
+        if (evidence.soonOutOfBreath()) {
+            level = Mastery.BEGINNER;
         }
         return Optional.of(new MasterySuggestion(level, reasons));
     }

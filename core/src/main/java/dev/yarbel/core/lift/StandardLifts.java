@@ -21,7 +21,14 @@ final class StandardLifts {
         return List.of(
                 alone("squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.LOW_BACK)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE, Tissue.THIGH_FRONT)
+                        .loads(
+                                Tissue.SHOULDER,
+                                Tissue.ELBOW,
+                                Tissue.WRIST,
+                                Tissue.LOW_BACK,
+                                Tissue.HIP,
+                                Tissue.KNEE,
+                                Tissue.THIGH_FRONT)
                         .contest()
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.SAFETY_HEIGHT)
@@ -42,32 +49,48 @@ final class StandardLifts {
                         .made(),
                 of("squat", 85, "paused-squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.LOW_BACK)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE, Tissue.THIGH_FRONT)
+                        .loads(
+                                Tissue.SHOULDER,
+                                Tissue.ELBOW,
+                                Tissue.WRIST,
+                                Tissue.LOW_BACK,
+                                Tissue.HIP,
+                                Tissue.KNEE,
+                                Tissue.THIGH_FRONT)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.SAFETY_HEIGHT)
                         .made(),
                 of("squat", 85, "box-squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.GLUTES, Muscle.HAMSTRINGS, Muscle.QUADS)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
+                        .loads(Tissue.SHOULDER, Tissue.ELBOW, Tissue.WRIST, Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
+                        .eases(Tissue.KNEE)
                         .pinsTheLifter()
                         .card(SetUpMeasure.BOX_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.RACK_HEIGHT)
                         .made(),
                 of("squat", 80, "pin-squat", Implement.BARBELL, Start.RAISING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.LOW_BACK)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
+                        .loads(Tissue.SHOULDER, Tissue.ELBOW, Tissue.WRIST, Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
                         .onPins()
                         .pinsTheLifter()
                         .card(SetUpMeasure.PIN_HEIGHT, SetUpMeasure.STANCE)
                         .made(),
                 of("squat", 88, "beltless-squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.TRUNK)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE, Tissue.THIGH_FRONT)
+                        .loads(
+                                Tissue.SHOULDER,
+                                Tissue.ELBOW,
+                                Tissue.WRIST,
+                                Tissue.LOW_BACK,
+                                Tissue.HIP,
+                                Tissue.KNEE,
+                                Tissue.THIGH_FRONT)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.SAFETY_HEIGHT)
                         .made(),
                 of("squat", 85, "safety-bar-squat", Implement.SAFETY_BAR, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.UPPER_BACK, Muscle.TRUNK)
                         .loads(Tissue.LOW_BACK, Tissue.KNEE, Tissue.THIGH_FRONT, Tissue.UPPER_BACK)
+                        .eases(Tissue.LOW_BACK)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.SAFETY_HEIGHT)
                         .made(),
@@ -79,14 +102,14 @@ final class StandardLifts {
                         .made(),
                 of("squat", 80, "slow-lowering-squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.GLUTES)
-                        .loads(Tissue.KNEE, Tissue.HIP, Tissue.LOW_BACK)
+                        .loads(Tissue.SHOULDER, Tissue.ELBOW, Tissue.WRIST, Tissue.KNEE, Tissue.HIP, Tissue.LOW_BACK)
                         .recovery(110)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.STANCE, SetUpMeasure.SAFETY_HEIGHT)
                         .made(),
                 of("squat", 95, "assisted-squat", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.LOW_BACK)
-                        .loads(Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
+                        .loads(Tissue.SHOULDER, Tissue.ELBOW, Tissue.WRIST, Tissue.LOW_BACK, Tissue.HIP, Tissue.KNEE)
                         .recovery(110)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.SAFETY_HEIGHT)
@@ -94,6 +117,7 @@ final class StandardLifts {
                 of("squat", 45, "good-morning", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.HAMSTRINGS, Muscle.LOW_BACK, Muscle.GLUTES)
                         .loads(Tissue.LOW_BACK, Tissue.THIGH_BACK, Tissue.HIP)
+                        .eases(Tissue.HIP)
                         .recovery(85)
                         .pinsTheLifter()
                         .card(SetUpMeasure.RACK_HEIGHT, SetUpMeasure.SAFETY_HEIGHT)
@@ -142,6 +166,7 @@ final class StandardLifts {
                 of("bench-press", 88, "close-grip-bench-press", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.TRICEPS, Muscle.CHEST, Muscle.SHOULDERS)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER, Tissue.WRIST)
+                        .eases(Tissue.SHOULDER)
                         .recovery(85)
                         .pinsTheLifter()
                         .card(SetUpMeasure.GRIP_WIDTH, SetUpMeasure.RACK_HEIGHT, SetUpMeasure.SAFETY_HEIGHT)
@@ -156,6 +181,7 @@ final class StandardLifts {
                 of("bench-press", 88, "floor-press", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.TRICEPS, Muscle.CHEST)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER)
+                        .eases(Tissue.SHOULDER)
                         .recovery(85)
                         .pinsTheLifter()
                         .card(SetUpMeasure.GRIP_WIDTH, SetUpMeasure.RACK_HEIGHT)
@@ -163,6 +189,7 @@ final class StandardLifts {
                 of("bench-press", 85, "pin-press", Implement.BARBELL, Start.RAISING)
                         .trains(Muscle.TRICEPS, Muscle.CHEST)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER)
+                        .eases(Tissue.SHOULDER)
                         .onPins()
                         .pinsTheLifter()
                         .card(SetUpMeasure.PIN_HEIGHT, SetUpMeasure.GRIP_WIDTH)
@@ -170,6 +197,7 @@ final class StandardLifts {
                 of("bench-press", 98, "board-press", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.TRICEPS, Muscle.CHEST)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER)
+                        .eases(Tissue.SHOULDER)
                         .pinsTheLifter()
                         .card(SetUpMeasure.BOARD, SetUpMeasure.GRIP_WIDTH, SetUpMeasure.RACK_HEIGHT)
                         .made(),
@@ -183,6 +211,7 @@ final class StandardLifts {
                 of("bench-press", 90, "multi-grip-bench-press", Implement.MULTI_GRIP_BAR, Start.LOWERING)
                         .trains(Muscle.CHEST, Muscle.TRICEPS, Muscle.SHOULDERS)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER)
+                        .eases(Tissue.SHOULDER)
                         .recovery(85)
                         .pinsTheLifter()
                         .card(SetUpMeasure.GRIP_WIDTH, SetUpMeasure.RACK_HEIGHT, SetUpMeasure.SAFETY_HEIGHT)
@@ -204,6 +233,7 @@ final class StandardLifts {
                 of("bench-press", 32, "dumbbell-press", Implement.DUMBBELL, Start.LOWERING)
                         .trains(Muscle.CHEST, Muscle.SHOULDERS, Muscle.TRICEPS)
                         .loads(Tissue.SHOULDER, Tissue.CHEST)
+                        .eases(Tissue.SHOULDER)
                         .recovery(85)
                         .pinsTheLifter()
                         .card(SetUpMeasure.BENCH_ANGLE)
@@ -269,6 +299,7 @@ final class StandardLifts {
                 of("deadlift", 92, "sumo-deadlift", Implement.BARBELL, Start.RAISING)
                         .trains(Muscle.GLUTES, Muscle.QUADS, Muscle.LOW_BACK, Muscle.GRIP)
                         .loads(Tissue.HIP, Tissue.GROIN, Tissue.LOW_BACK, Tissue.KNEE)
+                        .eases(Tissue.LOW_BACK)
                         .recovery(85)
                         .card(SetUpMeasure.STANCE, SetUpMeasure.GRIP_WIDTH)
                         .made(),
@@ -309,6 +340,7 @@ final class StandardLifts {
                 of("deadlift", 65, "romanian-deadlift", Implement.BARBELL, Start.LOWERING)
                         .trains(Muscle.HAMSTRINGS, Muscle.GLUTES, Muscle.LOW_BACK)
                         .loads(Tissue.THIGH_BACK, Tissue.LOW_BACK, Tissue.HIP)
+                        .eases(Tissue.LOW_BACK)
                         .recovery(85)
                         .card(SetUpMeasure.STANCE)
                         .made(),
@@ -327,6 +359,7 @@ final class StandardLifts {
                 of("deadlift", 100, "trap-bar-deadlift", Implement.TRAP_BAR, Start.RAISING)
                         .trains(Muscle.QUADS, Muscle.GLUTES, Muscle.UPPER_BACK)
                         .loads(Tissue.KNEE, Tissue.LOW_BACK, Tissue.HIP, Tissue.HAND)
+                        .eases(Tissue.LOW_BACK)
                         .recovery(85)
                         .card(SetUpMeasure.STANCE)
                         .made(),
@@ -346,6 +379,7 @@ final class StandardLifts {
                 of("deadlift", 102, "raised-deadlift", Implement.BARBELL, Start.RAISING)
                         .trains(Muscle.GLUTES, Muscle.HAMSTRINGS, Muscle.LOW_BACK, Muscle.UPPER_BACK)
                         .loads(Tissue.LOW_BACK, Tissue.THIGH_BACK, Tissue.UPPER_BACK, Tissue.HAND)
+                        .eases(Tissue.LOW_BACK)
                         .recovery(110)
                         .contest()
                         .card(SetUpMeasure.BLOCK_HEIGHT, SetUpMeasure.STANCE)
@@ -408,6 +442,7 @@ final class StandardLifts {
                 alone("dumbbell-row", Implement.DUMBBELL, Start.RAISING)
                         .trains(Muscle.LATS, Muscle.UPPER_BACK, Muscle.BICEPS)
                         .loads(Tissue.ELBOW, Tissue.BICEPS)
+                        .eases(Tissue.ELBOW)
                         .recovery(85)
                         .made(),
                 alone("pull-up", Implement.BODY, Start.RAISING)
@@ -416,15 +451,17 @@ final class StandardLifts {
                         .recovery(85)
                         .card(SetUpMeasure.GRIP_WIDTH)
                         .made(),
-                alone("lat-pulldown", Implement.MACHINE, Start.LOWERING)
+                alone("lat-pulldown", Implement.MACHINE, Start.RAISING)
                         .trains(Muscle.LATS, Muscle.BICEPS)
                         .loads(Tissue.ELBOW, Tissue.SHOULDER)
+                        .eases(Tissue.SHOULDER)
                         .recovery(85)
                         .card(SetUpMeasure.GRIP_WIDTH)
                         .made(),
                 alone("cable-row", Implement.MACHINE, Start.RAISING)
                         .trains(Muscle.UPPER_BACK, Muscle.LATS, Muscle.BICEPS)
                         .loads(Tissue.ELBOW)
+                        .eases(Tissue.ELBOW)
                         .recovery(85)
                         .made(),
                 alone("shrug", Implement.BARBELL, Start.RAISING)
@@ -495,6 +532,7 @@ final class StandardLifts {
         private final Start start;
         private Set<Muscle> trains = Set.of();
         private Set<Tissue> loads = Set.of();
+        private Set<Tissue> eases = Set.of();
         private Percent recovery = Percent.HUNDRED;
         private boolean contest;
         private boolean pins;
@@ -515,6 +553,12 @@ final class StandardLifts {
 
         Entry loads(Tissue... places) {
             loads = Set.of(places);
+            return this;
+        }
+
+        /** Loads these less than the lifts it can stand in for. */
+        Entry eases(Tissue... places) {
+            eases = Set.of(places);
             return this;
         }
 
@@ -545,7 +589,7 @@ final class StandardLifts {
 
         Variation made() {
             return new Variation(
-                    lift, parent, contest, trains, loads, recovery, start, implement, pins, pinsTheLifter, card);
+                    lift, parent, contest, trains, loads, eases, recovery, start, implement, pins, pinsTheLifter, card);
         }
     }
 }

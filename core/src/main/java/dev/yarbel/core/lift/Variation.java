@@ -14,6 +14,7 @@ import java.util.Set;
  * @param contest whether it is contested
  * @param trains the muscles it trains
  * @param loads the places of the body it loads
+ * @param eases which of these it loads less than the lifts it can stand in for
  * @param recovery how long it takes to recover from, as a share of what its parent takes: 85, 100 or 110 %
  * @param start the phase a repetition begins with
  * @param implement what it is done with
@@ -27,6 +28,7 @@ public record Variation(
         boolean contest,
         Set<Muscle> trains,
         Set<Tissue> loads,
+        Set<Tissue> eases,
         Percent recovery,
         Start start,
         Implement implement,
@@ -40,6 +42,10 @@ public record Variation(
         }
         trains = Set.copyOf(trains);
         loads = Set.copyOf(loads);
+        eases = Set.copyOf(eases);
+        if (!loads.containsAll(eases)) {
+            throw new IllegalArgumentException(lift + " eases what it does not load");
+        }
         measures = List.copyOf(measures);
     }
 
@@ -49,6 +55,7 @@ public record Variation(
                 lift,
                 Optional.empty(),
                 false,
+                Set.of(),
                 Set.of(),
                 Set.of(),
                 Percent.HUNDRED,
@@ -69,12 +76,18 @@ public record Variation(
                 false,
                 trains,
                 loads,
+                eases,
                 Percent.HUNDRED,
                 start,
                 with,
                 onPins,
                 pinsTheLifter,
                 card);
+    }
+
+    /** How much it loads a place: not at all, less, or in full. */
+    int load(Tissue place) {
+        return !loads.contains(place) ? 0 : eases.contains(place) ? 1 : 2;
     }
 
     /** What a gym must have for it. */

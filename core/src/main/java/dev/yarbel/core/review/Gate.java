@@ -2,6 +2,7 @@ package dev.yarbel.core.review;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.Dose;
@@ -49,30 +50,59 @@ public enum Gate {
     public record Known(Optional<Mastery> mastery, boolean assisted, boolean slowLowering) {}
 
     private static final Percent WHOLE = Percent.HUNDRED;
+    private static final Percent NEAR_THE_LIMIT = Percent.of(85);
 
-    /** The gates a dose stands behind. */
-    public static Set<Gate> before(Lift root, Dose dose) {
+    /**
+     * The gates a dose stands behind.
+     *
+     * @param max the lifter's estimate, by which a load in figures is known to be beyond it; empty where nobody knows
+     */
+    public static Set<Gate> before(Lift root, Dose dose, Optional<Mass> max) {
         Set<Gate> gates = EnumSet.noneOf(Gate.class);
         for (Part part : dose.parts()) {
             if (part.changing().filter(c -> c.kind() == Changing.Kind.REVERSE).isPresent()) {
                 gates.add(REVERSE_BANDS);
             }
-            if (isOverloadedLowering(part)) {
+            if (isOverloadedLowering(part, max)) {
                 gates.add(OVERLOADED_LOWERING);
             }
             boolean toTheLimit = part.work() instanceof Work.ToLimit limit
                     && !(limit.stop() instanceof Work.Stop.At at && at.rpe().halvesLeft() >= 4);
-            if (root.equals(Lift.DEADLIFT) && toTheLimit) {
+            if (root.equals(Lift.DEADLIFT) && (toTheLimit || isPlusSetNearTheLimit(part, max))) {
                 gates.add(LIMIT_PULLS);
             }
         }
         return gates;
     }
 
-    private static boolean isOverloadedLowering(Part part) {
+    private static boolean isOverloadedLowering(Part part, Optional<Mass> max) {
         return part.is(Manner.LOWERING)
-                && part.basis() instanceof LoadBasis.Share share
-                && share.most().isGreaterThan(WHOLE);
+                && share(part, max).filter(share -> share.isGreaterThan(WHOLE)).isPresent();
+    }
+
+    /** A plus set of a pull at 85 % and more, or asked for at 9 and harder: it ends at the limit (a starting value of ours). */
+    private static boolean isPlusSetNearTheLimit(Part part, Optional<Mass> max) {
+        boolean plus = part.work() instanceof Work.Straight straight
+                && straight.plus()
+                        .filter(stop ->
+                                !(stop instanceof Work.Stop.At at && at.rpe().halvesLeft() >= 4))
+                        .isPresent();
+        boolean hard = part.basis() instanceof LoadBasis.AtRpe at && at.rpe().halvesLeft() <= 2;
+        return plus
+                && (hard
+                        || share(part, max)
+                                .filter(share -> !share.isLessThan(NEAR_THE_LIMIT))
+                                .isPresent());
+    }
+
+    /** The share of the max that a part asks for: as it is written, or a load in figures beside the estimate. */
+    private static Optional<Percent> share(Part part, Optional<Mass> max) {
+        if (part.basis() instanceof LoadBasis.Share share && share.of().isMax()) {
+            return Optional.of(share.most());
+        }
+        return part.basis() instanceof LoadBasis.Fixed fixed
+                ? max.map(known -> fixed.load().percentOf(known))
+                : Optional.empty();
     }
 
     /** What is missing before it may be planned; a named spotter is always asked for. */
@@ -89,7 +119,7 @@ public enum Gate {
             if (!known.slowLowering()) {
                 missing.add(Missing.SLOW_LOWERING);
             }
-            if (dose.parts().stream().anyMatch(part -> isOverloadedLowering(part) && part.sets() > 1)) {
+            if (dose.parts().stream().anyMatch(part -> part.is(Manner.LOWERING) && part.sets() > 1)) {
                 missing.add(Missing.ONE_SET);
             }
         }

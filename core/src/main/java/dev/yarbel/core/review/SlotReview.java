@@ -73,7 +73,9 @@ final class SlotReview {
         Map<Gate, List<Integer>> gated = new LinkedHashMap<>();
         for (int week : weeks) {
             for (Gate gate : Gate.before(
-                    plan.catalogue().root(slot.lift()), slot.doses().get(week).orElseThrow())) {
+                    plan.catalogue().root(slot.lift()),
+                    slot.doses().get(week).orElseThrow(),
+                    plan.resolver().numbers(slot.lift()).estimate())) {
                 gated.computeIfAbsent(gate, g -> new ArrayList<>()).add(week);
             }
         }

@@ -3,6 +3,7 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Work;
 
 /** What a set needs before it is begun, beyond the load. */
 public final class Caution {
@@ -14,12 +15,19 @@ public final class Caution {
 
     /**
      * Whether a work set is near the limit in a lift that can pin the lifter, so that spotters or set safeties belong
-     * there: asked at RPE 8 or harder, or at 85 % of the estimate and up (common practice, no source).
+     * there: sets to the limit, plus sets and climbing sets, whose last one nobody knows beforehand; asked at RPE 8 or
+     * harder; or at 85 % of the estimate and up (common practice, no source).
      */
     public static boolean needsSpotters(
             Variation variation, Prescription prescription, ResolvedLoad load, LiftNumbers numbers) {
         if (!variation.pinsTheLifter()) {
             return false;
+        }
+        Work work = prescription.part().work();
+        if (work instanceof Work.ToLimit
+                || work instanceof Work.Climb
+                || work instanceof Work.Straight straight && straight.plus().isPresent()) {
+            return true;
         }
         if (prescription.part().basis() instanceof LoadBasis.AtRpe at
                 && at.rpe().halvesLeft() <= HALVES_LEFT_NEAR_THE_LIMIT) {

@@ -4,6 +4,7 @@ import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.progress.ExpectedGain;
@@ -72,14 +73,27 @@ public record LiftNumbers(
         return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references, gain);
     }
 
-    /** These numbers, and where one is missing, the parent's by the ratio. */
+    /**
+     * These numbers, and where one is missing, the parent's by the ratio. An estimate of the lift's own says more than a
+     * default ratio: a working max that is missing then stands to it as the parent's stands to the parent's estimate. A lift
+     * without a curve of its own has the parent's.
+     */
     LiftNumbers orFrom(LiftNumbers parent, Ratio ratio) {
-        boolean max = workingMax.isEmpty() && parent.workingMax.isPresent();
         boolean guess = estimate.isEmpty() && parent.estimate.isPresent();
+        boolean own = estimate.isPresent() && ratio.source() == Ratio.Source.DEFAULT;
+        boolean max = workingMax.isEmpty() && parent.workingMax.isPresent() && !own;
+        Optional<Mass> byOwn = workingMax.isEmpty() && own
+                ? estimate.map(known -> parent.workingMax
+                        .filter(working -> parent.estimate.isPresent())
+                        .map(working -> working.percentOf(parent.estimate.orElseThrow()))
+                        .filter(share -> !share.isGreaterThan(Percent.HUNDRED))
+                        .map(known::times)
+                        .orElse(known))
+                : workingMax;
         return new LiftNumbers(
-                max ? parent.workingMax.map(m -> m.times(ratio.share())) : workingMax,
+                max ? parent.workingMax.map(m -> m.times(ratio.share())) : byOwn,
                 guess ? parent.estimate.map(m -> m.times(ratio.share())) : estimate,
-                curve,
+                curve.equals(RepCurve.DEFAULT) ? parent.curve : curve,
                 max ? Optional.of(ratio) : workingMaxThrough,
                 guess ? Optional.of(ratio) : estimateThrough,
                 references,

@@ -58,11 +58,7 @@ public final class Numbers {
     private LiftNumbers of(Lift lift, Set<Lift> onTheWay) {
         LiftNumbers numbers = own.getOrDefault(lift, LiftNumbers.NONE);
         Ratio ratio = ratios.get(lift);
-        boolean complete =
-                numbers.workingMax().isPresent() && numbers.estimate().isPresent();
-        return complete || ratio == null || !onTheWay.add(lift)
-                ? numbers
-                : numbers.orFrom(of(ratio.to(), onTheWay), ratio);
+        return ratio == null || !onTheWay.add(lift) ? numbers : numbers.orFrom(of(ratio.to(), onTheWay), ratio);
     }
 
     /** The same lifter with other numbers for one lift, and so for those that take theirs from it. */

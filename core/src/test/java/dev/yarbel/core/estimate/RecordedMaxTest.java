@@ -55,6 +55,22 @@ class RecordedMaxTest {
                 .contains(new StartingMax(Mass.ofKg(205), TODAY.minusDays(20)));
     }
 
+    /** Of an old contest max and a new rep max the fresher speaks, with more doubt. */
+    @Test
+    void aStaleSingleYieldsToARepMaxThatIsFresher() {
+        StartingMax start = start(max(Kind.CONTEST, 200, 1, 400), max(Kind.REP_MAX, 150, 3, 10))
+                .orElseThrow();
+        assertThat(start.since()).isEqualTo(TODAY.minusDays(10));
+        assertThat(start.max()).isLessThan(Mass.ofKg(170));
+        assertThat(start.doubt())
+                .isGreaterThan(
+                        start(max(Kind.CONTEST, 200, 1, 10)).orElseThrow().doubt());
+        assertThat(start(max(Kind.REP_MAX, 150, 3, 200), max(Kind.CONTEST, 200, 1, 150))
+                        .orElseThrow()
+                        .max())
+                .isEqualTo(Mass.ofKg(200));
+    }
+
     @Test
     void withoutASingleItStartsAtTheNewestGuessOrRepMax() {
         assertThat(start(max(Kind.ESTIMATED, 190, 1, 30), max(Kind.REP_MAX, 180, 3, 10))
@@ -78,7 +94,8 @@ class RecordedMaxTest {
                         Lift.SQUAT,
                         RepCurve.DEFAULT,
                         Optional.of(new StartingMax(Mass.ofKg(200), TODAY.minusDays(30))),
-                        List.of(heavy))
+                        List.of(heavy),
+                        false)
                 .orElseThrow();
         assertThat(estimate.max()).isEqualTo(Mass.ofKg(200));
         assertThat(estimate.movements()).isEmpty();

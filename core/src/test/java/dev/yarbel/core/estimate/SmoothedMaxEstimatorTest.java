@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -39,13 +40,14 @@ class SmoothedMaxEstimatorTest {
 
     private static MaxEstimate estimate(Optional<StartingMax> start, LiftedSession... sessions) {
         return new SmoothedMaxEstimator()
-                .estimate(Lift.SQUAT, RepCurve.DEFAULT, start, Arrays.asList(sessions))
+                .estimate(Lift.SQUAT, RepCurve.DEFAULT, start, Arrays.asList(sessions), false)
                 .orElseThrow();
     }
 
     @Test
     void nothingKnownIsNoEstimate() {
-        assertThat(new SmoothedMaxEstimator().estimate(Lift.SQUAT, RepCurve.DEFAULT, Optional.empty(), List.of()))
+        assertThat(new SmoothedMaxEstimator()
+                        .estimate(Lift.SQUAT, RepCurve.DEFAULT, Optional.empty(), List.of(), false))
                 .isEmpty();
     }
 
@@ -101,6 +103,9 @@ class SmoothedMaxEstimatorTest {
     @Test
     void deadliftSetsOfSeveralRepsWeighLessThanSquatSets() {
         assertThat(weightOfRepSet(Lift.DEADLIFT)).isLessThan(weightOfRepSet(Lift.SQUAT));
+        assertThat(weightOfRepSet(new Lift("sumo-deadlift"))).isEqualTo(weightOfRepSet(Lift.DEADLIFT));
+        assertThat(weightOfRepSet(new Lift("trap-bar-deadlift"))).isEqualTo(weightOfRepSet(Lift.DEADLIFT));
+        assertThat(weightOfRepSet(new Lift("paused-deadlift"))).isEqualTo(weightOfRepSet(Lift.SQUAT));
     }
 
     private static Percent weightOfRepSet(Lift lift) {
@@ -109,7 +114,12 @@ class SmoothedMaxEstimatorTest {
                 new LiftedSet(lift, Mass.ofKg(185), 1, Effort.parse("8")),
                 new LiftedSet(lift, Mass.ofKg(160), 5, Effort.parse("8")));
         return new SmoothedMaxEstimator()
-                .estimate(lift, RepCurve.DEFAULT, START_200, List.of(session))
+                .estimate(
+                        lift,
+                        RepCurve.DEFAULT,
+                        START_200,
+                        List.of(session),
+                        Catalogue.STANDARD.repsFlatterTheSingle(lift))
                 .orElseThrow()
                 .movements()
                 .get(0)

@@ -33,7 +33,10 @@ class MasterySuggestionTest {
     @ParameterizedTest
     @CsvSource({
         "5, HOLDS, 100, BEGINNER, strong a year too early",
-        "40, VARIES, 200, ADVANCED, the middle of three",
+        "100, VARIES, 230, INTERMEDIATE, the middle of three would be advanced",
+        "100, HOLDS, 230, ADVANCED, all three",
+        "90, HOLDS, 230, INTERMEDIATE, not many years yet",
+        "120, HOLDS, 200, INTERMEDIATE, far from the top of the class",
         "40, VARIES, 90, BEGINNER, the middle of three",
         "12, HOLDS, 150, INTERMEDIATE, the middle of three"
     })
@@ -49,6 +52,22 @@ class MasterySuggestionTest {
         assertThat(level(Lift.SQUAT, null, null, null, null, null)).isEmpty();
     }
 
+    /** Common practice, no source: whoever gasses after fifteen body-weight squats is a beginner whatever the bar says. */
+    @Test
+    void whoeverIsSoonOutOfBreathIsABeginner() {
+        Evidence evidence = new Evidence(
+                Optional.of(TODAY.minusMonths(120)),
+                Optional.of(Consistency.HOLDS),
+                Optional.of(Mass.ofKg(240)),
+                Optional.of(Mass.ofKg(90)),
+                Optional.of(Sex.MALE),
+                true);
+        MasterySuggestion suggestion =
+                MasterySuggestion.of(Lift.SQUAT, evidence, TODAY).orElseThrow();
+        assertThat(suggestion.level()).isEqualTo(Mastery.BEGINNER);
+        assertThat(suggestion.reasons()).contains(new Reason.Breath(Mastery.BEGINNER));
+    }
+
     @Test
     void strengthNeedsBodyMassAndSexAndALiftWithBounds() {
         assertThat(level(Lift.SQUAT, null, null, 300, null, Sex.MALE)).isEmpty();
@@ -60,8 +79,8 @@ class MasterySuggestionTest {
     void aLighterLifterNeedsALargerMultipleByTheTwoThirdsRule() {
         // Lietzke 1956: strength goes with body mass to two thirds, so the multiple goes with its inverse third;
         // at 90 × 8 kg the multiple is half as large, at 90 ÷ 8 kg twice
-        assertThat(bound(90)).isEqualTo("210");
-        assertThat(bound(720)).isEqualTo("105");
+        assertThat(bound(90)).isEqualTo("250");
+        assertThat(bound(720)).isEqualTo("125");
         assertThat(MasterySuggestion.of(
                                 Lift.SQUAT,
                                 new Evidence(

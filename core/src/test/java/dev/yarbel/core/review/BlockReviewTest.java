@@ -255,9 +255,11 @@ class BlockReviewTest {
     @Test
     void whatIsNotGatedStandsBehindNoGate() {
         for (String dose : List.of("max 80%", "3x3 90% lowering", "3x3 80% +bands 20kg")) {
-            assertThat(Gate.before(Lift.SQUAT, Dose.parse(dose))).isEmpty();
+            assertThat(Gate.before(Lift.SQUAT, Dose.parse(dose), Optional.empty()))
+                    .isEmpty();
         }
-        assertThat(Gate.before(Lift.DEADLIFT, Dose.parse("max to @8 70%"))).isEmpty();
+        assertThat(Gate.before(Lift.DEADLIFT, Dose.parse("max to @8 70%"), Optional.empty()))
+                .isEmpty();
     }
 
     @Test
@@ -406,5 +408,22 @@ class BlockReviewTest {
         facts.lifted = true;
         facts.aches = List.of(new Ache(Tissue.KNEE, "left knee", MONDAY, Set.of()));
         assertThat(kinds(review(slot("A", FRONT_SQUAT, "3x3 105%")))).isEmpty();
+    }
+
+    /** Gates hold for loads in figures, and for plus sets of pulls near the limit. */
+    @ParameterizedTest
+    @CsvSource({
+        "squat,1x5 250kg lowering,OVERLOADED_LOWERING",
+        "squat,1x5 190kg lowering,",
+        "deadlift,3x5+ 85%,LIMIT_PULLS",
+        "deadlift,3x5+ 84%,",
+        "deadlift,1x3+ @9,LIMIT_PULLS",
+        "deadlift,3x5+ 175kg,LIMIT_PULLS",
+        "deadlift,3x5+ to @8 90%,",
+        "squat,3x5+ 90%,"
+    })
+    void gatesHoldForFiguresAndPlusSets(String lift, String dose, Gate gate) {
+        assertThat(Gate.before(new Lift(lift), Dose.parse(dose), Optional.of(Mass.ofKg(200))))
+                .isEqualTo(gate == null ? Set.of() : Set.of(gate));
     }
 }

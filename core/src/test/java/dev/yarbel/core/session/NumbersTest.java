@@ -39,12 +39,35 @@ class NumbersTest {
     }
 
     @Test
-    void aNumberOfItsOwnComesFirstAndTheMissingOneStillComesFromTheParent() {
+    void anEstimateOfItsOwnBeatsADefaultRatio() {
         LiftNumbers estimated = new LiftNumbers(Optional.empty(), Optional.of(Mass.ofKg(160)), RepCurve.DEFAULT);
         LiftNumbers front = numbers(Map.of(Lift.SQUAT, SQUAT, FRONT, estimated)).of(FRONT);
         assertThat(front.estimate()).contains(Mass.ofKg(160));
         assertThat(front.estimateThrough()).isEmpty();
-        assertThat(front.workingMax()).contains(Mass.ofKg(150));
+        // the parent's working max is 200 of an estimate of 210: 95.2 %
+        assertThat(front.workingMax().orElseThrow().format(MassUnit.KG, 1)).isEqualTo("152.4 kg");
+        assertThat(front.workingMaxThrough()).isEmpty();
+    }
+
+    @Test
+    void theCoachsRatioBeatsAnEstimateOfItsOwn() {
+        LiftNumbers estimated = new LiftNumbers(Optional.empty(), Optional.of(Mass.ofKg(160)), RepCurve.DEFAULT);
+        Map<Lift, Ratio> ratios = Map.of(FRONT, new Ratio(Lift.SQUAT, Percent.of(70), Ratio.Source.COACH));
+        assertThat(Numbers.of(Map.of(Lift.SQUAT, SQUAT, FRONT, estimated), ratios)
+                        .of(FRONT)
+                        .workingMax())
+                .contains(Mass.ofKg(140));
+    }
+
+    @Test
+    void aVariationHasItsParentsCurve() {
+        RepCurve steep = RepCurve.parse("0.05");
+        LiftNumbers squat = new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(210)), steep);
+        LiftNumbers own =
+                new LiftNumbers(Optional.of(Mass.ofKg(150)), Optional.of(Mass.ofKg(160)), RepCurve.parse("0.03"));
+        assertThat(numbers(Map.of(Lift.SQUAT, squat)).of(FRONT).curve()).isEqualTo(steep);
+        assertThat(numbers(Map.of(Lift.SQUAT, squat, FRONT, own)).of(FRONT).curve())
+                .isEqualTo(RepCurve.parse("0.03"));
     }
 
     @Test

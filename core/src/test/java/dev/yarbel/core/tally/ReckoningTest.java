@@ -140,8 +140,8 @@ class ReckoningTest {
         assertThat(reckoning.frequency(Lift.SQUAT, 0)).isEqualTo(2);
         assertThat(reckoning.muscle(Muscle.QUADS, 0).sets()).isEqualTo(6);
         assertThat(reckoning.muscle(Muscle.CHEST, 0).sets()).isZero();
-        assertThat(reckoning.tissue(Tissue.WRIST, 1, 0).sets()).isEqualTo(3);
-        assertThat(reckoning.tissue(Tissue.WRIST, 0, 0).sets()).isZero();
+        assertThat(reckoning.tissue(Tissue.UPPER_BACK, 1, 0).sets()).isEqualTo(3);
+        assertThat(reckoning.tissue(Tissue.UPPER_BACK, 0, 0).sets()).isZero();
         assertThat(reckoning.families()).containsExactly(Lift.SQUAT);
     }
 

@@ -75,11 +75,12 @@ public class Book implements OwnLifts {
         LocalDate from = since.isBefore(counting) ? since : counting;
         List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), from));
         List<LiftedSession> finished = finished(log);
-        return new Standing(from, catalogue(lifter.clubId()), lifts(lifter, finished), log);
+        Catalogue catalogue = catalogue(lifter.clubId());
+        return new Standing(from, catalogue, lifts(lifter, finished, catalogue), log);
     }
 
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
-    private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished) {
+    private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished, Catalogue catalogue) {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();
         for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
             List<SetDownMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
@@ -88,11 +89,12 @@ public class Book implements OwnLifts {
             }
         }
         return recorded.entrySet().stream()
-                .map(lift -> standing(lift.getKey(), lift.getValue(), finished))
+                .map(lift -> standing(lift.getKey(), lift.getValue(), finished, catalogue))
                 .toList();
     }
 
-    private LiftStanding standing(LiftNumbersEntity row, List<SetDownMax> own, List<LiftedSession> finished) {
+    private LiftStanding standing(
+            LiftNumbersEntity row, List<SetDownMax> own, List<LiftedSession> finished, Catalogue catalogue) {
         Optional<StartingMax> start =
                 StartingMax.from(own.stream().map(SetDownMax::max).toList(), row.curve());
         return new LiftStanding(
@@ -101,7 +103,8 @@ public class Book implements OwnLifts {
                 own,
                 start,
                 row.curve(),
-                estimator.estimate(row.lift(), row.curve(), start, finished),
+                estimator.estimate(
+                        row.lift(), row.curve(), start, finished, catalogue.repsFlatterTheSingle(row.lift())),
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
@@ -132,8 +135,14 @@ public class Book implements OwnLifts {
         List<LiftedSession> finished = finished(standing.log());
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts()
-                .forEach(lift ->
-                        estimates.put(lift.lift(), estimator.estimate(lift.lift(), curve, lift.start(), finished)));
+                .forEach(lift -> estimates.put(
+                        lift.lift(),
+                        estimator.estimate(
+                                lift.lift(),
+                                curve,
+                                lift.start(),
+                                finished,
+                                standing.catalogue().repsFlatterTheSingle(lift.lift()))));
         return estimates;
     }
 

@@ -89,7 +89,8 @@ record LiftPage(
                                 own.consistency(),
                                 numbers.estimate().or(numbers::workingMax),
                                 bodyMass,
-                                lifter.sex()),
+                                lifter.sex(),
+                                lifter.soonOutOfBreath()),
                         today),
                 loads.map(Loads::name).orElse(null));
     }

@@ -26,6 +26,9 @@ public class LiftWords {
             return words.say(
                     "book.mastery.reason.alike", words.say("book.mastery.consistency." + alike.consistency()), level);
         }
+        if (reason instanceof Reason.Breath) {
+            return words.say("book.mastery.reason.breath", level);
+        }
         Reason.Strength strength = (Reason.Strength) reason;
         return words.say(
                 "book.mastery.reason.strength",

@@ -144,7 +144,7 @@ class NoviceStartController {
         return forms.send(
                 "good-for",
                 typed,
-                values -> tests.goodFor(coach, lifter, variation, loads(lifter, variation), values),
+                values -> tests.goodFor(coach, lifter, variation, values),
                 "redirect:/lifters/" + id + "/book/lifts/" + lift,
                 state -> start(coach, lifter, lift, state, model),
                 response);

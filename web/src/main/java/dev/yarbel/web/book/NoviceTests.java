@@ -91,9 +91,9 @@ class NoviceTests {
     }
 
     /** Starts from a load good for 15 to 20 repetitions. */
-    void goodFor(Person coach, LifterCard lifter, Variation variation, Loads loads, Typed typed) {
+    void goodFor(Person coach, LifterCard lifter, Variation variation, Typed typed) {
         Mass load = typed.read("good", text -> Reading.mass(text, lifter.unit()));
-        Mass workingMax = NoviceStart.workingMax(load, loads);
+        Mass workingMax = NoviceStart.workingMax(load);
         numbers.found(coach, lifter, variation.lift(), workingMax, workingMax, "book.source.good-for");
     }
 }

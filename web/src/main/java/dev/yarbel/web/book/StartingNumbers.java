@@ -1,7 +1,6 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
@@ -134,7 +133,7 @@ public class StartingNumbers {
         LiftNumbersEntity row = row(lifter, lift);
         if (kind != RecordedMax.Kind.GOAL && row.workingMax().isEmpty()) {
             Mass share = max.max(row.curve()).times(lifter.shareOfEstimate());
-            workingMax(coach, lifter, row, rounded(lifter, lift, share));
+            workingMax(coach, lifter, row, share);
         }
     }
 
@@ -145,15 +144,6 @@ public class StartingNumbers {
                 throw new UnreadableException("ask.unit-slip", words.load(known, lifter.unit())).in("load");
             });
         }
-    }
-
-    /** The nearest load of the usual gym; as it is where that has nothing for the lift. */
-    private Mass rounded(LifterCard lifter, Lift lift, Mass mass) {
-        Catalogue catalogue = book.catalogue(lifter.clubId());
-        return kits.usual(lifter)
-                .loads(catalogue.of(lift))
-                .map(loads -> loads.round(mass, Rounding.NEAREST))
-                .orElse(mass);
     }
 
     /** Sets down a max that a novice's start found, with what it came from, and makes a working max of it. */

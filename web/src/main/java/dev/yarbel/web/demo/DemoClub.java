@@ -311,11 +311,7 @@ public class DemoClub {
             String[] parts = entry.split(" ");
             Lift lift = new Lift(parts[0]);
             Mass max = Mass.of(parts[1], lifter.unit());
-            Mass share = max.times(Percent.of(95));
-            Mass workingMax = kits.usual(lifter)
-                    .loads(book.catalogue(lifter.clubId()).of(lift))
-                    .map(loads -> loads.round(share, Rounding.NEAREST))
-                    .orElse(share);
+            Mass workingMax = max.times(Percent.of(95));
             book.start(lifter, new RecordedMax(lift, RecordedMax.Kind.TESTED, max, 1, since, Set.of(), ""), workingMax);
         }
     }

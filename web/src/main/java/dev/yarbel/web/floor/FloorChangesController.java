@@ -142,7 +142,8 @@ class FloorChangesController {
     /** What stands behind a gate is planned with it open, not on the floor. */
     private static void refuseGates(FloorDay floor, Lift lift, List<Dose> doses) {
         Lift root = floor.plan().standing().catalogue().root(lift);
-        if (doses.stream().anyMatch(dose -> !Gate.before(root, dose).isEmpty())) {
+        Optional<Mass> max = floor.plan().resolver().numbers(lift).estimate();
+        if (doses.stream().anyMatch(dose -> !Gate.before(root, dose, max).isEmpty())) {
             throw new UnreadableException("amended.gated");
         }
     }

@@ -119,6 +119,7 @@ public class KitShelf {
                             clubId, id, Shelf.PLATES, entry.getKey().castIn());
                     piece.mass = entry.getKey().mass();
                     piece.calibrated = entry.getKey().calibrated();
+                    piece.fullSize = entry.getKey().fullSize();
                     piece.count = entry.getValue();
                     pieces.save(piece);
                 });

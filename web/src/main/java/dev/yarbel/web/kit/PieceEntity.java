@@ -45,6 +45,7 @@ class PieceEntity {
     Mass nominal;
     int count = 1;
     boolean calibrated;
+    boolean fullSize;
     String madeFor;
     boolean fitForPins = true;
     String safetyHeight;
@@ -104,6 +105,7 @@ class PieceEntity {
             case NOMINAL -> text(nominal);
             case COUNT -> String.valueOf(count);
             case CALIBRATED -> calibrated ? "on" : "";
+            case FULL_SIZE -> fullSize ? "on" : "";
             case MADE_FOR -> madeFor == null ? "" : madeFor;
             case FIT_FOR_PINS -> fitForPins ? "on" : "";
             case SAFETY_HEIGHT -> safetyHeight == null ? "" : safetyHeight;
@@ -130,7 +132,7 @@ class PieceEntity {
     }
 
     Plate plate() {
-        return new Plate(mass, unit, calibrated);
+        return new Plate(mass, unit, calibrated, fullSize);
     }
 
     Gym.Holder holder() {

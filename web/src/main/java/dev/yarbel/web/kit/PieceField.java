@@ -13,6 +13,7 @@ enum PieceField {
     NOMINAL(Input.FIGURE),
     COUNT(Input.FIGURE),
     CALIBRATED(Input.TICK),
+    FULL_SIZE(Input.TICK),
     MADE_FOR(Input.LIFT),
     FIT_FOR_PINS(Input.TICK),
     SAFETY_HEIGHT(Input.FIGURE),

@@ -66,6 +66,7 @@ final class PieceReader {
         piece.unit = unit(PieceField.MASS);
         piece.count = count;
         piece.calibrated = typed.isTicked(PieceField.CALIBRATED.code());
+        piece.fullSize = typed.isTicked(PieceField.FULL_SIZE.code());
     }
 
     private void fixed(PieceEntity piece) {

@@ -12,7 +12,7 @@ enum Shelf {
             PieceField.MADE_FOR,
             PieceField.SAFETY_HEIGHT,
             PieceField.FIT_FOR_PINS),
-    PLATES(PieceField.MASS, PieceField.COUNT, PieceField.CALIBRATED),
+    PLATES(PieceField.MASS, PieceField.COUNT, PieceField.CALIBRATED, PieceField.FULL_SIZE),
     PIECES(PieceField.IMPLEMENT, PieceField.NAME, PieceField.NOMINAL, PieceField.MASS),
     MACHINES(PieceField.NAME, PieceField.MADE_FOR, PieceField.LEAST, PieceField.STEP, PieceField.MOST),
     BANDS(

@@ -152,7 +152,10 @@ class BlockDesk {
         Set<Gate> closed(CellKey key, Dose dose) {
             SlotEntity slot = slotById.get(key.slotId());
             Set<Gate> closed = EnumSet.noneOf(Gate.class);
-            closed.addAll(Gate.before(plan.standing().catalogue().root(slot.lift()), dose));
+            closed.addAll(Gate.before(
+                    plan.standing().catalogue().root(slot.lift()),
+                    dose,
+                    plan.resolver().numbers(slot.lift()).estimate()));
             closed.removeAll(plan.opened(slot.id()));
             return closed;
         }

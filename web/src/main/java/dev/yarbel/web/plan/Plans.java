@@ -7,6 +7,7 @@ import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
@@ -245,6 +246,7 @@ public class Plans implements StripSource, PlannedNeeds {
     long add(LifterCard lifter, String name, Block block, String origin) {
         long club = lifter.clubId();
         Catalogue catalogue = book.catalogue(club);
+        Numbers numbers = book.standing(lifter).numbers();
         BlockEntity entity = new BlockEntity(club, lifter.id(), name, block.start(), block.shape(), origin);
         entity.set(name, block.start(), block.shape(), block.contest().orElse(null));
         blocks.save(entity);
@@ -261,7 +263,10 @@ public class Plans implements StripSource, PlannedNeeds {
                     int w = week;
                     slot.doses()
                             .get(week)
-                            .filter(dose -> Gate.before(catalogue.root(slot.lift()), dose)
+                            .filter(dose -> Gate.before(
+                                            catalogue.root(slot.lift()),
+                                            dose,
+                                            numbers.of(slot.lift()).estimate())
                                     .isEmpty())
                             .ifPresent(dose -> cells.save(new DoseCell(club, slotId, w, dose.shorthand())));
                 }

@@ -67,6 +67,9 @@ class Lifter {
     @Enumerated(EnumType.STRING)
     AskedBefore beforeSession;
 
+    @Enumerated(EnumType.STRING)
+    Breath breath;
+
     String job;
 
     @Enumerated(EnumType.STRING)
@@ -179,6 +182,7 @@ class Lifter {
                 dieting == Dieting.HARD,
                 warmUps == WarmUpStyle.EVEN,
                 beforeSession == AskedBefore.YES,
+                breath == Breath.GASPS,
                 archivedAt != null);
     }
 }

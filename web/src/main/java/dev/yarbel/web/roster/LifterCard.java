@@ -29,6 +29,7 @@ import java.util.Optional;
  * @param daysAWeek they can train
  * @param evenWarmUps their warm-ups add the same plates each time
  * @param askedBefore they are asked how they are before a session
+ * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
  */
 public record LifterCard(
         long id,
@@ -50,6 +51,7 @@ public record LifterCard(
         boolean dietsHard,
         boolean evenWarmUps,
         boolean askedBefore,
+        boolean soonOutOfBreath,
         boolean archived) {
 
     public LifterCard {

@@ -50,6 +50,7 @@ enum ProfileField {
             (l, t) -> l.sleep = Reading.decimal(t, 2, 14)),
     DIETING(false, Dieting.class, l -> l.dieting, (l, t) -> l.dieting = Reading.choice(Dieting.class, t)),
     STRESS(false, Stress.class, l -> l.stress, (l, t) -> l.stress = Reading.choice(Stress.class, t)),
+    BREATH(false, Breath.class, l -> l.breath, (l, t) -> l.breath = Reading.choice(Breath.class, t)),
     WARM_UPS(true, WarmUpStyle.class, l -> l.warmUps, (l, t) -> l.warmUps = Reading.choice(WarmUpStyle.class, t)),
     BEFORE_SESSION(
             true,
@@ -155,6 +156,7 @@ enum ProfileField {
             case SLEEP -> lifter.sleep = null;
             case DIETING -> lifter.dieting = null;
             case STRESS -> lifter.stress = null;
+            case BREATH -> lifter.breath = null;
             case WARM_UPS -> lifter.warmUps = null;
             case BEFORE_SESSION -> lifter.beforeSession = null;
             case NOVICE_SINCE -> lifter.noviceSince = null;

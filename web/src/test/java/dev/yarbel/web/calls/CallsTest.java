@@ -175,7 +175,7 @@ class CallsTest {
                                 containsString("left"),
                                 not(containsString("Take it")))));
         // a place the squat does not load forbids nothing
-        jdbc.sql("update ache set place = 'ELBOW' where lifter_id = ?")
+        jdbc.sql("update ache set place = 'CALF' where lifter_id = ?")
                 .param(club.lifter.id())
                 .update();
         mvc.perform(get("/calls/" + id).with(club.asCoach()))
