@@ -563,6 +563,11 @@ function reopen(item) {
   meant.name = "confirmed";
   meant.value = typed.get("load") || "";
   form.append(meant);
+  const all = document.createElement("input");
+  all.type = "hidden";
+  all.name = "meant";
+  all.value = ["load", "reps", "effort"].map((field) => typed.get(field) || "").join(" ");
+  form.append(all);
   form.querySelector(".more").open = true;
   say(form, "load", item.says);
   card.scrollIntoView({ block: "start" });

@@ -12,6 +12,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.measure.UnitSlip;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
@@ -137,11 +138,12 @@ public class StartingNumbers {
         }
     }
 
-    /** About 2.2 times the last entry, or its inverse, looks like the other unit: asked once, never refused. */
+    /** What is far from the last entry is asked about once, never refused. */
     private void askAbout(Mass load, Optional<Mass> last, LifterCard lifter, Typed typed) {
         if (!typed.isConfirmed("load")) {
-            last.filter(known -> UnitSlip.isSuspected(load, known)).ifPresent(known -> {
-                throw new UnreadableException("ask.unit-slip", words.load(known, lifter.unit())).in("load");
+            FarOff.max(load, last).ifPresent(known -> {
+                String code = UnitSlip.isSuspected(load, known) ? "ask.unit-slip" : "ask.far-off";
+                throw new UnreadableException(code, words.load(known, lifter.unit())).in("load");
             });
         }
     }

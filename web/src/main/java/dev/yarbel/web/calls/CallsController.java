@@ -42,13 +42,19 @@ class CallsController {
      *
      * @param shown the mark of what the coach was shown
      * @param own their own figure
+     * @param confirmed the figure they were asked about and stand by
      */
-    record Sent(String shown, String own, String reason) {
+    record Sent(String shown, String own, String confirmed, String reason) {
 
         Sent {
             shown = Objects.requireNonNullElse(shown, "");
             own = Objects.requireNonNullElse(own, "");
+            confirmed = Objects.requireNonNullElse(confirmed, "");
             reason = Objects.requireNonNullElse(reason, "");
+        }
+
+        Slips.Figure figure() {
+            return new Slips.Figure(own, !own.isBlank() && own.equals(confirmed));
         }
     }
 
@@ -161,7 +167,7 @@ class CallsController {
         return answered(
                 coach,
                 id,
-                () -> slips.change(coach, id, sent.shown(), sent.own(), typed.why()),
+                () -> slips.change(coach, id, sent.shown(), sent.figure(), typed.why()),
                 typed,
                 "changed",
                 response,
@@ -203,6 +209,10 @@ class CallsController {
             case NOT_A_LOAD -> {
                 response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
                 yield again(coach, id, new Typed(typed.reason(), typed.own(), "own", "calls.error.own"), flash, model);
+            }
+            case FAR_OFF -> {
+                response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own", "calls.ask.own"), flash, model);
             }
             case ANSWERED_ALREADY -> again(coach, id, typed, flash, model);
             case DONE -> {

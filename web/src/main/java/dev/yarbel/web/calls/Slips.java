@@ -2,6 +2,7 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
@@ -60,6 +61,8 @@ class Slips implements OpenCalls {
         ANSWERED_ALREADY,
         /** The coach's own figure is no load. */
         NOT_A_LOAD,
+        /** The coach's own figure is far from the working max, and nobody has stood by it. */
+        FAR_OFF,
         /** Numbers or plan changed since the slip was shown: it must be looked at again. */
         CHANGED_MEANWHILE
     }
@@ -136,9 +139,16 @@ class Slips implements OpenCalls {
     }
 
     /** Puts the coach's own figure in place of the one proposed, if the slip still is what was shown. */
-    public Outcome change(Person coach, long id, String shown, String workingMax, Optional<String> why) {
-        return decide(coach, id, shown, why, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED, Optional.of(workingMax));
+    public Outcome change(Person coach, long id, String shown, Figure figure, Optional<String> why) {
+        return decide(coach, id, shown, why, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED, Optional.of(figure));
     }
+
+    /**
+     * A coach's own figure.
+     *
+     * @param meant they were asked about it and stand by it
+     */
+    record Figure(String text, boolean meant) {}
 
     private static Optional<Mass> read(String figure, MassUnit unit) {
         try {
@@ -156,13 +166,14 @@ class Slips implements OpenCalls {
             Optional<String> why,
             Slip.Status answer,
             ChangeKind kind,
-            Optional<String> own) {
+            Optional<Figure> own) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
         LifterPlan plan = plan(coach, slip.lifterId());
-        Optional<Mass> figure = own.flatMap(text -> read(text, plan.lifter().unit()));
+        Optional<Mass> figure =
+                own.flatMap(typed -> read(typed.text(), plan.lifter().unit()));
         if (own.isPresent() && figure.isEmpty()) {
             return Outcome.NOT_A_LOAD;
         }
@@ -171,6 +182,10 @@ class Slips implements OpenCalls {
             return Outcome.CHANGED_MEANWHILE;
         }
         Mass before = finding.get().proposal().before();
+        if (own.filter(typed -> !typed.meant()).isPresent()
+                && FarOff.workingMax(figure.orElseThrow(), Optional.of(before)).isPresent()) {
+            return Outcome.FAR_OFF;
+        }
         Mass after = figure.orElse(finding.get().proposal().after());
         Optional<Long> entry = book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why);
         if (entry.isEmpty()) {

@@ -152,7 +152,12 @@ class FloorController {
                 .flatMap(log -> log.sets().stream())
                 .filter(set -> set.task().equals(asked.key()))
                 .findFirst();
-        DoneSet done = new SetForm(typed, asked, floor.plan().standing().catalogue(), lifter.unit())
+        DoneSet done = new SetForm(
+                        typed,
+                        asked,
+                        floor.plan().standing().catalogue(),
+                        floor.plan().resolver().numbers(asked.lift()),
+                        lifter.unit())
                 .read(before.map(set -> set.set().details().coach()));
         if (typed.text("correct").equals("true")) {
             sessions.correct(person, lifter, floor.key(), done);

@@ -3,6 +3,7 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
@@ -20,6 +21,8 @@ import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.FarOff;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
@@ -31,7 +34,7 @@ import java.util.Set;
 import java.util.UUID;
 
 /** Reads a set as it was sent from the floor. What cannot be read is an {@link UnreadableException} with its field. */
-record SetForm(Typed typed, Task task, Catalogue catalogue, MassUnit unit) {
+record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers, MassUnit unit) {
 
     private static final Mass MOST = Mass.ofKg(1000);
     private static final Length FARTHEST = Length.ofCm(200_000);
@@ -62,6 +65,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, MassUnit unit) {
         Mass load = typed.read("load", this::load);
         Effort effort = typed.read("effort", this::effort);
         int done = typed.read("reps", text -> reps(text, effort));
+        ask(load, done, effort);
         SetDetails details = new SetDetails(
                 typed.readIfAny("helped", text -> Reading.number(text, 0, done)).orElse(0),
                 typed.readIfAny("why", text -> Reading.choice(SetDetails.MissedBy.class, text))
@@ -93,14 +97,37 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, MassUnit unit) {
         if (unloaded && (text.isEmpty() || text.equals("0"))) {
             return Mass.ZERO;
         }
-        Mass mass = mass(text);
-        if (!typed.isConfirmed("load")
-                && task.loading()
-                        .filter(made -> UnitSlip.isSuspected(mass, made.total()))
-                        .isPresent()) {
-            throw new UnreadableException("set.error.unit");
+        return mass(text);
+    }
+
+    /** What is far from likely is asked about before it is kept. */
+    private void ask(Mass load, int done, Effort effort) {
+        if (typed.isMeant("load", "reps", "effort") || typed.isConfirmed("load")) {
+            return;
         }
-        return mass;
+        Part part = task.asked().part();
+        boolean plain = part.work().countsReps() && !isModified(part);
+        FarOff.load(load, task.loading().map(Loading::total), plain ? numbers.estimate() : Optional.empty())
+                .ifPresent(expected -> {
+                    throw UnitSlip.isSuspected(load, expected)
+                            ? new UnreadableException("ask.set-unit").in("load")
+                            : new UnreadableException("ask.set-load", expected.format(unit, 2)).in("load");
+                });
+        if (!part.work().countsReps()) {
+            return;
+        }
+        boolean open = part.work() instanceof Work.ToLimit
+                || part.work() instanceof Work.Straight straight
+                        && (straight.plus().isPresent() || straight.isRange());
+        Optional<Integer> asked = open && !task.key().warmUp() ? Optional.empty() : Optional.of(task.reps());
+        FarOff.reps(done, asked, load, plain ? numbers : LiftNumbers.NONE).ifPresent(expected -> {
+            throw new UnreadableException("ask.set-reps", expected).in("reps");
+        });
+        if (plain && !mayBeUnrated(part.work())) {
+            FarOff.rating(effort, done, Demand.of(part).plain(load), numbers).ifPresent(likely -> {
+                throw new UnreadableException("ask.set-rating").in("effort");
+            });
+        }
     }
 
     private Mass mass(String text) {

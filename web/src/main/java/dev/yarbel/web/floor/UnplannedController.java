@@ -6,6 +6,8 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.FarOff;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.SessionLog;
@@ -170,10 +172,25 @@ class UnplannedController {
         if (reps == 0 && !(effort instanceof Effort.Missed)) {
             throw new UnreadableException("set.error.no-reps").in("reps");
         }
+        ask(lifter, typed, new LiftedSet(lift, load, reps, effort));
         SetDetails details = typed.readIfAny("note", text -> Reading.words(text, LONGEST_NOTE))
                 .map(SetDetails.NONE::noted)
                 .orElse(SetDetails.NONE);
         return new LiftedSet(lift, load, reps, effort, details);
+    }
+
+    /** What is far from likely for this lifter is asked about before it is kept. */
+    private void ask(LifterCard lifter, Typed typed, LiftedSet set) {
+        if (typed.isMeant("load", "reps", "effort")) {
+            return;
+        }
+        LiftNumbers numbers = book.standing(lifter).numbers().of(set.lift());
+        FarOff.load(set.load(), Optional.empty(), numbers.estimate()).ifPresent(max -> {
+            throw new UnreadableException("ask.free-load", max.format(lifter.unit(), 0)).in("load");
+        });
+        FarOff.reps(set.reps(), Optional.empty(), set.load(), numbers).ifPresent(limit -> {
+            throw new UnreadableException("ask.free-reps", limit).in("reps");
+        });
     }
 
     private static Effort effort(String text) {

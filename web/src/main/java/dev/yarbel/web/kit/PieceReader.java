@@ -6,6 +6,7 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
@@ -62,6 +63,17 @@ final class PieceReader {
     private void plate(PieceEntity piece) {
         Mass mass = mass(PieceField.MASS);
         int count = number(PieceField.COUNT, 1, 200);
+        if (!typed.isConfirmed(PieceField.COUNT.code())) {
+            FarOff.plates(count).ifPresent(most -> {
+                throw new UnreadableException("ask.plates", most).in(PieceField.COUNT.code());
+            });
+        }
+        if (!typed.isConfirmed(PieceField.MASS.code())) {
+            FarOff.plate(mass, unit(PieceField.MASS)).ifPresent(most -> {
+                throw new UnreadableException("ask.plate", most.format(unit(PieceField.MASS), 0))
+                        .in(PieceField.MASS.code());
+            });
+        }
         piece.mass = mass;
         piece.unit = unit(PieceField.MASS);
         piece.count = count;

@@ -8,6 +8,7 @@ import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
+import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LiftNames;
@@ -108,8 +109,11 @@ public class Profiles {
         LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
         if (kind == MeasureKind.BODY_MASS && !typed.isConfirmed("figure")) {
             Mass mass = Mass.of(figure, MassUnit.KG);
-            lifter.bodyMass().filter(last -> UnitSlip.isSuspected(mass, last)).ifPresent(last -> {
-                throw new UnreadableException("ask.unit-slip", words.load(last, lifter.unit())).in("figure");
+            FarOff.bodyMass(mass, lifter.bodyMass()).ifPresent(expected -> {
+                String code = UnitSlip.isSuspected(mass, expected)
+                        ? "ask.unit-slip"
+                        : lifter.bodyMass().isPresent() ? "ask.far-off" : "ask.body-mass";
+                throw new UnreadableException(code, words.load(expected, lifter.unit())).in("figure");
             });
         }
         measurements.save(new Measurement(lifter.clubId(), id, kind, on, figure));

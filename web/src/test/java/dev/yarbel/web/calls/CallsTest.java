@@ -39,6 +39,8 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -219,6 +221,26 @@ class CallsTest {
         answer(id, "change", shown(id), "own", "202,5");
         assertThat(club.workingMax()).isEqualTo(Mass.parse("202.5", MassUnit.KG));
         assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_CHANGED);
+    }
+
+    /** 1470 where 200 stood. */
+    @Test
+    void aFigureFarFromTheWorkingMaxIsAskedAboutOnce() throws Exception {
+        lift(215, "7", Optional.empty());
+        long id = openSlip();
+        String shown = shown(id);
+        String asked = answer(id, "change", shown, "own", "470")
+                .andExpect(status().isUnprocessableContent())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        Element own = Jsoup.parse(asked).selectFirst("label.own");
+        assertThat(own.select("input[name=own]").val()).isEqualTo("470");
+        assertThat(own.select("input[name=confirmed]").val()).isEqualTo("470");
+        assertThat(own.select("[role=alert]").text()).isNotEmpty();
+        assertThat(openSlip()).isEqualTo(id);
+        answer(id, "change", shown, "own", "470", "confirmed", "470").andExpect(status().isFound());
+        assertThat(queue()).isEmpty();
     }
 
     @Test

@@ -204,7 +204,7 @@ class FloorChangesTest {
 
     @Test
     void aWarmUpThatRatesTheTargetBecomesTheTop() throws Exception {
-        log("A.w1", "170", "1", "8");
+        log("A.w1", "170", "1", "8", "meant", "170 1 8");
         floor().andExpect(content().string(containsString("That warm-up was the top set")));
         send("/retask", "warm-up", "A.w1", "top", "A.1").andExpect(status().isFound());
         assertThat(session().sets()).extracting(set -> set.task().toString()).containsExactly("A.1");
@@ -241,7 +241,7 @@ class FloorChangesTest {
         assertThat(now).contains("The two bands are a pair").doesNotContain("class=\"log\"");
         send("/changes", "change", "C checked");
         floor("C.1").andExpect(content().string(not(containsString("The two bands are a pair"))));
-        log("C.1", "120", "5", "9");
+        log("C.1", "85", "5", "9");
         assertThat(last().details().modified()).isTrue();
         assertThat(last().repsThatEstimate()).isEmpty();
     }

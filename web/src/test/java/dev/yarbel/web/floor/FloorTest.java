@@ -108,7 +108,9 @@ class FloorTest {
 
     @Test
     void aMissedTopSendsTheBackOffsToTheLastSetMade() throws Exception {
-        log("A.w1", "160", "1", "easy");
+        mvc.perform(set("A.w1", UUID.randomUUID().toString(), "160", "1", "easy")
+                        .param("meant", "160 1 easy"))
+                .andExpect(status().isFound());
         log("A.1", "187.5", "1", "missed");
         assertThat(logged().get(1).set().reps()).isZero();
         floor().andExpect(content()
@@ -333,7 +335,7 @@ class FloorTest {
         String token = java.util.UUID.randomUUID().toString();
         mvc.perform(warmUp("1", "A.w1", token)).andExpect(status().isFound());
         mvc.perform(warmUp("2", "A.w1", token)).andExpect(status().isConflict());
-        mvc.perform(warmUp("1", "A.w2", token)).andExpect(status().isFound());
+        mvc.perform(warmUp("1", "A.w2", token).param("meant", "20 5 easy")).andExpect(status().isFound());
         assertThat(jdbc.sql("select count(*) from logged_set where token = ?::uuid")
                         .param(token)
                         .query(Integer.class)
@@ -383,5 +385,26 @@ class FloorTest {
                         .param("left", "99")
                         .param("pain", pain))
                 .andExpect(status().is3xxRedirection());
+    }
+
+    // ---- what is far from likely
+
+    /** 450 for the 150 of the plan, 55 for 5, and a near-max single with "more than four left". */
+    @ParameterizedTest
+    @CsvSource({"C.1,450,5,8,load", "C.1,150,55,8,reps", "A.1,197.5,1,easy,effort"})
+    void aSlipOfTheThumbIsAskedAboutBesideItsFieldAndKeptWhenItIsMeant(
+            String task, String load, String reps, String effort, String field) throws Exception {
+        String name = "set-" + task + "-" + field + "-says";
+        mvc.perform(set(task, UUID.randomUUID().toString(), load, reps, effort))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                containsString("id=\"" + name + "\""),
+                                containsString("value=\"" + load + " " + reps + " " + effort + "\""))));
+        assertThat(logged()).isEmpty();
+        mvc.perform(set(task, UUID.randomUUID().toString(), load, reps, effort)
+                        .param("meant", load + " " + reps + " " + effort))
+                .andExpect(status().isFound());
+        assertThat(logged()).hasSize(1);
     }
 }

@@ -30,6 +30,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /** What was not planned is logged, and invents no day of a plan. */
 @YarbelTest
@@ -57,15 +58,20 @@ class UnplannedTest {
         club = clubs.club();
     }
 
-    private ResultActions log(String token, String lift, String load, String reps, String effort) throws Exception {
-        return mvc.perform(post(club.url("/floor/free/sets"))
+    private ResultActions log(String token, String lift, String load, String reps, String effort, String... more)
+            throws Exception {
+        MockHttpServletRequestBuilder request = post(club.url("/floor/free/sets"))
                 .with(club.asLifter())
                 .with(csrf())
                 .param("token", token)
                 .param("lift", lift)
                 .param("load", load)
                 .param("reps", reps)
-                .param("effort", effort));
+                .param("effort", effort);
+        for (int i = 0; i < more.length; i += 2) {
+            request.param(more[i], more[i + 1]);
+        }
+        return mvc.perform(request);
     }
 
     private List<SessionLog> logged() {
@@ -126,7 +132,9 @@ class UnplannedTest {
 
     @Test
     void aSlipOfTheThumbIsCorrectedAndTheLedgerKeepsWhatItSaid() throws Exception {
-        log(UUID.randomUUID().toString(), "squat", "1000", "5", "8").andExpect(status().isFound());
+        log(UUID.randomUUID().toString(), "squat", "1000", "5", "8").andExpect(status().isUnprocessableContent());
+        log(UUID.randomUUID().toString(), "squat", "1000", "5", "8", "meant", "1000 5 8")
+                .andExpect(status().isFound());
         long session = logged().get(0).id();
         mvc.perform(get(club.url("/floor/free?task=A.1&session=" + session)).with(club.asLifter()))
                 .andExpect(content().string(containsString("value=\"1000 kg\"")));
