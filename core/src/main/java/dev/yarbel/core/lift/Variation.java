@@ -90,6 +90,24 @@ public record Variation(
         return !loads.contains(place) ? 0 : eases.contains(place) ? 1 : 2;
     }
 
+    /** A lift of a coach's own that is no variation of another: a sled, a hanging band. */
+    public static Variation alone(
+            Lift own, Set<Muscle> trains, Set<Tissue> loads, Implement with, boolean onPins, List<SetUpMeasure> card) {
+        return new Variation(
+                own,
+                Optional.empty(),
+                false,
+                trains,
+                loads,
+                Set.of(),
+                Percent.HUNDRED,
+                Start.RAISING,
+                with,
+                onPins,
+                false,
+                card);
+    }
+
     /** What a gym must have for it. */
     public Gym.Need need() {
         return new Gym.Need(implement, lift.key(), pins);

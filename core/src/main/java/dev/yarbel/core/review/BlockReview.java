@@ -1,11 +1,14 @@
 package dev.yarbel.core.review;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.session.Projection;
+import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.SessionTime;
@@ -50,10 +53,53 @@ public final class BlockReview {
         }
         new FamilyReview(reviewed).look();
         review.walls();
+        review.gym();
         review.wholeBlock();
         return reviewed.marks().stream()
                 .sorted(Comparator.comparing(Mark::kind))
                 .toList();
+    }
+
+    /** What the gym cannot make, once for the whole block: the worst of it, and how much of it there is. */
+    private void gym() {
+        Fit heaviest = null;
+        Fit lightest = null;
+        Lift tooHeavy = null;
+        Lift tooLight = null;
+        int over = 0;
+        int under = 0;
+        for (int week = 0; week < plan.block().weeks(); week++) {
+            for (int day = 0; day < plan.block().days().size(); day++) {
+                List<ResolvedLoad> loads = plan.projection().loads(day, week);
+                for (int i = 0; i < loads.size() && !plan.known().isLifted(day, week); i++) {
+                    if (!(loads.get(i) instanceof ResolvedLoad.Known known)) {
+                        continue;
+                    }
+                    Lift lift =
+                            plan.projection().prescriptions(day, week).get(i).lift();
+                    Fit fit = known.fit();
+                    if (fit.limit() == Fit.Limit.BEYOND_THE_PLATES) {
+                        over++;
+                        if (heaviest == null || fit.asked().isGreaterThan(heaviest.asked())) {
+                            heaviest = fit;
+                            tooHeavy = lift;
+                        }
+                    } else if (fit.limit() == Fit.Limit.BELOW_THE_BAR) {
+                        under++;
+                        if (lightest == null || fit.asked().isLessThan(lightest.asked())) {
+                            lightest = fit;
+                            tooLight = lift;
+                        }
+                    }
+                }
+            }
+        }
+        if (heaviest != null) {
+            plan.mark(Kind.GYM_TOO_LIGHT, tooHeavy, heaviest.asked(), heaviest.load(), over);
+        }
+        if (lightest != null) {
+            plan.mark(Kind.GYM_TOO_HEAVY, tooLight, lightest.asked(), lightest.load(), under);
+        }
     }
 
     private void walls() {

@@ -36,6 +36,10 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         STALE_MAX,
         /** Nothing in the gym is made for it. */
         KIT_GONE,
+        /** The gym cannot make what is asked for; the lift, the heaviest asked and the heaviest it makes, and how many loads. */
+        GYM_TOO_LIGHT,
+        /** Lighter than the lightest there is; the lift, the lightest asked and what the bar weighs, and how many loads. */
+        GYM_TOO_HEAVY,
         /** A goal whose pace the lifter's trend does not support; asked and shown gain in the time. */
         GOAL_PACE,
         /** A run asks for more there than can be expected by then; the load, the gain a week expected and its doubt. */

@@ -12,6 +12,7 @@ import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.ResolvedLoad;
 import java.time.temporal.ChronoUnit;
@@ -59,6 +60,7 @@ final class SlotReview {
         }
         gates(day, index, slot, weeks);
         aboveMax(day, index, slot, weeks);
+        aboveMaxWithBands(day, index, slot, weeks);
         numbers(day, index, slot, weeks);
         growingStep(day, index, slot, weeks);
     }
@@ -88,6 +90,9 @@ final class SlotReview {
     private void aboveMax(int day, int index, Slot slot, List<Integer> weeks) {
         for (int week : weeks) {
             for (Part part : slot.doses().get(week).orElseThrow().parts()) {
+                if (part.changing().isPresent()) {
+                    continue;
+                }
                 if (part.basis().isAboveMax()
                         && !part.is(Manner.PARTIAL)
                         && !part.is(Manner.LOWERING)
@@ -95,6 +100,29 @@ final class SlotReview {
                         && part.basis() instanceof LoadBasis.Share share
                         && share.of() != Reference.Named.GOAL) {
                     plan.mark(Kind.ABOVE_MAX, new Place(day, index, week, week), slot.lift(), share.most());
+                }
+            }
+        }
+    }
+
+    /** With chains or bands, what is held at the bottom or the top counts, not what stands on the bar. */
+    private void aboveMaxWithBands(int day, int index, Slot slot, List<Integer> weeks) {
+        Optional<Mass> max = plan.resolver().numbers(slot.lift()).estimate();
+        for (int week : weeks) {
+            List<Part> parts = slot.doses().get(week).orElseThrow().parts();
+            List<ResolvedLoad> loads = plan.loadsOf(day, slot, week);
+            for (int i = 0; i < Math.min(parts.size(), loads.size()); i++) {
+                Part part = parts.get(i);
+                boolean asked = part.changing().isPresent() && !part.is(Manner.PARTIAL) && !part.is(Manner.LOWERING);
+                Optional<Mass> plain = loads.get(i).load().map(Demand.of(part)::plain);
+                if (asked
+                        && max.isPresent()
+                        && plain.filter(max.get()::isLessThan).isPresent()) {
+                    plan.mark(
+                            Kind.ABOVE_MAX,
+                            new Place(day, index, week, week),
+                            slot.lift(),
+                            plain.get().percentOf(max.get()));
                 }
             }
         }

@@ -3,7 +3,9 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.lift.Consistency;
+import dev.yarbel.core.lift.Muscle;
 import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.Worn;
@@ -97,6 +99,8 @@ class LiftsController {
         model.addAttribute("aches", lifter.aches());
         model.addAttribute("families", LiftsView.of(standing, kit));
         model.addAttribute("variations", standing.catalogue().all());
+        model.addAttribute("muscles", Muscle.values());
+        model.addAttribute("tissues", Tissue.values());
         model.addAttribute("implementChoices", Implement.values());
         model.addAttribute("measures", SetUpMeasure.values());
         return "book/lifts";

@@ -3,7 +3,10 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Muscle;
+import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import jakarta.persistence.Entity;
@@ -13,6 +16,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -37,13 +41,25 @@ class OwnVariation {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> measures;
 
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> trains;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> loads;
+
     protected OwnVariation() {}
 
     OwnVariation(long clubId, Variation variation) {
         this.clubId = clubId;
         this.lift = variation.lift();
-        this.parent = variation.parent().orElseThrow().to();
-        this.ratio = variation.parent().orElseThrow().share();
+        this.parent = variation.parent().map(Ratio::to).orElse(null);
+        this.ratio = variation.parent().map(Ratio::share).orElse(null);
+        this.trains = parent != null
+                ? List.of()
+                : variation.trains().stream().map(Muscle::name).sorted().toList();
+        this.loads = parent != null
+                ? List.of()
+                : variation.loads().stream().map(Tissue::name).sorted().toList();
         this.implement = variation.implement();
         this.pins = variation.pins();
         this.measures = variation.measures().stream().map(SetUpMeasure::name).toList();
@@ -53,15 +69,17 @@ class OwnVariation {
         return lift;
     }
 
-    /** This variation on a catalogue that has its parent. */
+    /** This lift on a catalogue that has its parent, if it has one. */
     Variation in(Catalogue catalogue) {
-        return catalogue
-                .of(parent)
-                .varied(
+        List<SetUpMeasure> card = measures.stream().map(SetUpMeasure::valueOf).toList();
+        return parent == null
+                ? Variation.alone(
                         lift,
-                        ratio,
+                        trains.stream().map(Muscle::valueOf).collect(Collectors.toSet()),
+                        loads.stream().map(Tissue::valueOf).collect(Collectors.toSet()),
                         implement,
                         pins,
-                        measures.stream().map(SetUpMeasure::valueOf).toList());
+                        card)
+                : catalogue.of(parent).varied(lift, ratio, implement, pins, card);
     }
 }

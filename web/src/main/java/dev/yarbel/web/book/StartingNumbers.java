@@ -6,7 +6,9 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.Muscle;
 import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -322,11 +324,16 @@ public class StartingNumbers {
     Lift add(Person coach, LifterCard lifter, Typed typed) {
         typed.read("name", text -> Reading.words(text, 36));
         Catalogue catalogue = book.catalogue(lifter.clubId());
-        Variation parent = typed.read("parent", text -> catalogue.all().stream()
+        Optional<Variation> parent = typed.readIfAny("parent", text -> catalogue.all().stream()
                 .filter(variation -> variation.lift().key().equals(text))
                 .findFirst()
                 .orElseThrow(() -> new UnreadableException("read.choice")));
-        Percent ratio = typed.read("ratio", text -> Percent.of(Reading.decimal(text, 1, 200)));
+        Optional<Percent> ratio =
+                parent.map(given -> typed.read("ratio", text -> Percent.of(Reading.decimal(text, 1, 200))));
+        Set<Muscle> trains = ticked(typed, "trains-", Muscle.class);
+        if (parent.isEmpty() && trains.isEmpty()) {
+            throw new UnreadableException("book.trains-what").in("trains");
+        }
         Implement implement = typed.read("implement", text -> Reading.choice(Implement.class, text));
         Lift lift = typed.read("name", this::key);
         if (catalogue.find(lift).isPresent()) {
@@ -335,7 +342,10 @@ public class StartingNumbers {
         List<SetUpMeasure> card = Arrays.stream(SetUpMeasure.values())
                 .filter(measure -> typed.isTicked("card-" + measure))
                 .toList();
-        Variation variation = parent.varied(lift, ratio, implement, typed.isTicked("pins"), card);
+        boolean pins = typed.isTicked("pins");
+        Variation variation = parent.map(given -> given.varied(lift, ratio.orElseThrow(), implement, pins, card))
+                .orElseGet(() ->
+                        Variation.alone(lift, trains, ticked(typed, "loads-", Tissue.class), implement, pins, card));
         variations.save(new OwnVariation(lifter.clubId(), variation));
         ledger.write(
                 coach,
@@ -344,8 +354,21 @@ public class StartingNumbers {
                 List.of(lift.key()),
                 Optional.empty(),
                 "",
-                words.lift(parent.lift()) + ", " + words.percent(ratio));
+                parent.map(given -> words.lift(given.lift()) + ", " + words.percent(ratio.orElseThrow()))
+                        .orElseGet(() -> trains.stream()
+                                .map(muscle -> words.say("muscle." + muscle))
+                                .collect(Collectors.joining(", "))));
         return lift;
+    }
+
+    private static <E extends Enum<E>> Set<E> ticked(Typed typed, String prefix, Class<E> kind) {
+        Set<E> ticked = EnumSet.noneOf(kind);
+        for (E each : kind.getEnumConstants()) {
+            if (typed.isTicked(prefix + each.name())) {
+                ticked.add(each);
+            }
+        }
+        return ticked;
     }
 
     /** A key from a name: letters and figures, hyphens between, marked as the club's own. */

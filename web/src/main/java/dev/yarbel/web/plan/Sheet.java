@@ -11,6 +11,7 @@ import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
@@ -74,6 +75,7 @@ class Sheet {
                     kit(plan, slot.lift()),
                     slot.school().map(key -> words.say("school." + key)).orElse(null),
                     slot.reason().orElse(null),
+                    growth(plan, slot),
                     plan.lifter().aching(slot.lift(), plan.standing().catalogue()),
                     cells));
         }
@@ -179,6 +181,18 @@ class Sheet {
                             .add(review.inWords(plan, mark).text()));
         }
         return byCell;
+    }
+
+    /** The mean gain that loads which grow from session to session, or hang on a goal, count on; null where none do. */
+    private String growth(LifterPlan plan, Slot slot) {
+        boolean grows = slot.doses().stream()
+                .flatMap(Optional::stream)
+                .flatMap(dose -> dose.parts().stream())
+                .anyMatch(part -> part.basis() instanceof LoadBasis.LastTime last
+                                && last.step().isPositive()
+                        || part.basis() instanceof LoadBasis.Share share && share.of() == Reference.Named.GOAL);
+        ExpectedGain gain = plan.resolver().numbers(slot.lift()).gain();
+        return grows ? words.say("plan.growth", words.percent(gain.aWeek()), words.percent(gain.doubt())) : null;
     }
 
     /** What a lift's loads are made with, in words; null when the gym has nothing for it. */

@@ -38,6 +38,7 @@ record SheetView(
      * @param kit what its loads are made with; null when the gym has nothing for the lift
      * @param school in words; null when a coach wrote it
      * @param reason why it is there; null when nobody said
+     * @param growth the gain its loads count on, in words; null where they count on none
      * @param hurting the open aches that the lift loads
      */
     record Row(
@@ -47,6 +48,7 @@ record SheetView(
             String kit,
             String school,
             String reason,
+            String growth,
             List<Ache> hurting,
             List<CellView> cells) {}
 

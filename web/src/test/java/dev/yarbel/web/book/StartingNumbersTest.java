@@ -12,6 +12,9 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.Muscle;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
@@ -262,6 +265,34 @@ class StartingNumbersTest {
         TestClub other = clubs.club();
         mvc.perform(get(other.url("/book/lifts/own-squat-to-a-low-box")).with(other.asCoach()))
                 .andExpect(status().isNotFound());
+    }
+
+    /** A sled, a hanging band: they are no variation of anything. */
+    @Test
+    void aLiftOfOnesOwnNeedsNoParent() throws Exception {
+        mvc.perform(post(club.url("/book/lifts"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("name", "Sled push")
+                        .param("parent", "")
+                        .param("ratio", "")
+                        .param("implement", "BODY"))
+                .andExpect(status().isUnprocessableContent());
+        mvc.perform(post(club.url("/book/lifts"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("name", "Sled push")
+                        .param("parent", "")
+                        .param("ratio", "")
+                        .param("implement", "BODY")
+                        .param("trains-QUADS", "on")
+                        .param("loads-KNEE", "on"))
+                .andExpect(status().isFound());
+        Variation sled = book.catalogue(club.lifter.clubId()).of(new Lift("own-sled-push"));
+        assertThat(sled.parent()).isEmpty();
+        assertThat(sled.trains()).containsExactly(Muscle.QUADS);
+        assertThat(sled.loads()).containsExactly(Tissue.KNEE);
+        assertThat(page("own-sled-push").text()).contains("Sled push");
     }
 
     @Test
