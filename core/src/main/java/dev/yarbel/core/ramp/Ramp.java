@@ -16,7 +16,7 @@ public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
 
     /** What a ramp could not keep to, for want of plates, or what has to be known of it. */
     public enum Remark {
-        /** More than two plates a side come off on the way: the fewest times that this kit allows. */
+        /** Plates come off on the way, more than two a side or not for a larger one: the fewest times this kit allows. */
         STRIPS,
         /** Up to two plates a side come off for a larger one. */
         SWAPS,

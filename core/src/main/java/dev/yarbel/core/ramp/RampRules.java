@@ -15,12 +15,11 @@ import java.util.List;
  *
  * <p>Where the kit does not allow that, things give way in this order, each only where all before it do not help: the last
  * warm-up may lie anywhere from {@link #LAST_WIDE_LEAST} to {@link #LAST_WIDE_MOST}; steps need shrink from
- * {@link #SHRINK_WIDE_FROM} on only; plates under {@link #SMALL_CHANGE} of the top go on before the last step; more than two
- * plates a side come off at once. What is left is broken, and said.
+ * {@link #SHRINK_WIDE_FROM} on only; plates under {@link #SMALL_CHANGE} of the top go on before the last step; plates come off in any other way than a swap. What is left is broken, and said.
  *
  * <p>Among the ramps that give way alike the cheapest is taken: every set costs {@link #SET}, every plate put on or taken
  * off {@link #PLATE} a side, a change at which up to two plates come off for a larger one {@link #SWAP}, a plate of the top
- * beyond the fewest {@link #EXTRA}, more where big plates alone would make it, a step by the square of its share of the top, and so do a step larger than the one
+ * beyond the fewest {@link #EXTRA}, more where 45s alone would make it, or full-size discs a pull, a step by the square of its share of the top, and so do a step larger than the one
  * before, a step to below {@link #SHRINK_WIDE_FROM} that is not one big plate a side where that would do, and a first heavy warm-up above
  * {@link #HEAVY_BY}.
  */
@@ -42,7 +41,7 @@ final class RampRules {
 
     static final int BEYOND_THE_FEWEST = 2;
     static final int BEYOND_THE_LEAST = 2;
-    /** So many plates a side coming off at once are a swap; more are stripping. */
+    /** So many plates a side coming off at once for a larger one are a swap; anything else is stripping. */
     static final int SWAPPED_AT_ONCE = 2;
 
     /** Where the warm-ups of fixed pieces are looked for. */
@@ -61,7 +60,7 @@ final class RampRules {
     static final long PLATE = 3_000;
     static final long SWAP = 12_000;
     static final long EXTRA = 5_000;
-    /** Where big plates alone make the top, a bar full of smaller ones costs more. */
+    /** Where 45s alone make a top in pounds, or full-size discs a pull, a bar full of smaller ones costs more. */
     static final long EXTRA_FOR_BIG_ONES = 60_000;
 
     static final long NOT_A_BIG_PLATE = 60_000;

@@ -8,6 +8,7 @@ import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -97,9 +98,9 @@ final class RampSearch {
                 .map(stack -> Stack.of(stack, base))
                 .toList();
         boolean bigOnesDo = tops.stream()
-                .anyMatch(stack -> stack.size() == fewest
-                        && stack.plates.get(stack.size() - 1).mass().tensOfNanograms()
-                                >= RampRules.BIG_PLATE.tensOfNanograms());
+                .map(stack -> stack.plates.get(stack.size() - 1))
+                .anyMatch(outermost -> !outermost.mass().isLessThan(RampRules.BIG_PLATE)
+                        && (outermost.castIn() == MassUnit.LB || start.fromTheFloor()));
         this.extra = bigOnesDo ? RampRules.EXTRA_FOR_BIG_ONES : RampRules.EXTRA;
     }
 
@@ -183,22 +184,29 @@ final class RampSearch {
         if (best != null && best.givingWay() == 0 && top(best).size() == fewest && isSmooth(best)) {
             return ramp(best);
         }
-        List<Stack> swaps = swaps();
-        for (Stack swap : swaps) {
-            tops.forEach(stack -> ways.add(over(List.of(swap, stack))));
-        }
+        addSwaps(ways, swaps(0));
         best = best(ways);
-        if (best.givingWay() > 0 && (long) swaps.size() * swaps.size() * tops.size() <= MOST_PAIRS) {
-            for (Stack first : swaps) {
-                for (Stack second : swaps) {
+        if (best.givingWay() == 0) {
+            return ramp(best);
+        }
+        List<Stack> all = swaps(RampRules.BEYOND_THE_FEWEST);
+        addSwaps(ways, all);
+        if ((long) all.size() * all.size() * tops.size() <= MOST_PAIRS) {
+            for (Stack first : all) {
+                for (Stack second : all) {
                     if (first.load() < second.load()) {
                         tops.forEach(stack -> ways.add(over(List.of(first, second, stack))));
                     }
                 }
             }
-            best = best(ways);
         }
-        return ramp(best);
+        return ramp(best(ways));
+    }
+
+    private void addSwaps(List<Over> ways, List<Stack> swaps) {
+        for (Stack swap : swaps) {
+            tops.forEach(stack -> ways.add(over(List.of(swap, stack))));
+        }
     }
 
     /** Whether no step is larger than the one before and the last warm-up lies where it should. */
@@ -222,8 +230,8 @@ final class RampSearch {
         return found.track.stops.get(found.track.stops.size() - 1).stack;
     }
 
-    /** What plates may come off of: the fewest plates for each load from 40 % to just under the top. */
-    private List<Stack> swaps() {
+    /** What plates may come off of: for each load from 40 % to just under the top, so many plates more than the fewest. */
+    private List<Stack> swaps(int beyond) {
         Mass from = topLoad.times(SWAP_FROM);
         Mass to = topLoad.times(RampRules.LAST_WIDE_MOST);
         List<Stack> swaps = new ArrayList<>();
@@ -232,7 +240,7 @@ final class RampSearch {
                 break;
             }
             if (!load.isLessThan(from) && load.tensOfNanograms() > Math.max(base, warm)) {
-                loader.stacks(load, 0).forEach(stack -> swaps.add(Stack.of(stack, base)));
+                loader.stacks(load, beyond).forEach(stack -> swaps.add(Stack.of(stack, base)));
             }
         }
         return swaps;
@@ -284,7 +292,7 @@ final class RampSearch {
                 return null;
             }
             if (off > 0) {
-                fixed += leg > 0 && off > RampRules.SWAPPED_AT_ONCE ? RampRules.STRIP : RampRules.SWAP;
+                fixed += leg > 0 && !isSwap(on, goal, shared) ? RampRules.STRIP : RampRules.SWAP;
                 if (leg > 0) {
                     must[stops.size() - 1] = true;
                 }
@@ -304,6 +312,16 @@ final class RampSearch {
             return null;
         }
         return new Track(stops, must, way.handled, fixed + (on.size() - fewest) * extra);
+    }
+
+    /** Whether up to two plates come off for a larger one. */
+    private static boolean isSwap(Stack on, Stack goal, int shared) {
+        return on.size() - shared <= RampRules.SWAPPED_AT_ONCE
+                && goal.size() > shared
+                && goal.plates
+                        .get(shared)
+                        .mass()
+                        .isGreaterThan(on.plates.get(shared).mass());
     }
 
     /** A bar that may be stopped at: not full of small plates, and on full-size discs where it is pulled from the floor. */
@@ -499,9 +517,10 @@ final class RampSearch {
             long load = loadings.get(i).total().tensOfNanograms();
             if (i > 0) {
                 PlateStack on = loadings.get(i - 1).stack();
-                int off = on.size() - on.sharedWith(loadings.get(i).stack());
-                if (off > 0) {
-                    remarks.add(off > RampRules.SWAPPED_AT_ONCE ? Ramp.Remark.STRIPS : Ramp.Remark.SWAPS);
+                PlateStack next = loadings.get(i).stack();
+                if (!on.isPrefixOf(next)) {
+                    boolean swap = isSwap(Stack.of(on, base), Stack.of(next, base), on.sharedWith(next));
+                    remarks.add(swap ? Ramp.Remark.SWAPS : Ramp.Remark.STRIPS);
                 }
             }
             if (before >= 0) {

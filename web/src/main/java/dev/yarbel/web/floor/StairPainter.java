@@ -4,6 +4,7 @@ import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Because;
@@ -80,6 +81,8 @@ class StairPainter {
             before = loading.stack();
         }
         List<String> notes = slot.ramp().orElseThrow().remarks().stream()
+                // the stair itself shows what comes off for what
+                .filter(remark -> remark != Ramp.Remark.SWAPS)
                 .map(Enum::name)
                 .sorted()
                 .toList();

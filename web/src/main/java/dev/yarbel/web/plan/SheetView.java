@@ -80,6 +80,7 @@ record SheetView(
                             row.kit(),
                             row.school(),
                             row.reason(),
+                            row.growth(),
                             row.hurting(),
                             row.cells().stream()
                                     .filter(cell -> rowChanged || differs(before.get(cell.key()), cell))

@@ -19,6 +19,7 @@ import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.plan.LifterPlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -406,5 +407,35 @@ class FloorTest {
                         .param("meant", load + " " + reps + " " + effort))
                 .andExpect(status().isFound());
         assertThat(logged()).hasSize(1);
+    }
+
+    /** An older session's "about 170" used to turn into "about 132.5" with the estimate. */
+    @Test
+    void aDayThatHasBegunShowsItsLoadsAsTheyStoodWhateverTheNumbersBecome() throws Exception {
+        log("B.1", "150", "5", "8").andExpect(status().isFound());
+        Mass planned = load("A");
+        jdbc.sql("update recorded_max set load = load * 0.7 where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        jdbc.sql("update lift_numbers set working_max = 120 where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        assertThat(load("A")).isEqualTo(planned);
+        assertThat(load("C")).isEqualTo(Mass.ofKg(150));
+        assertThat(club.plan().projection().loads(0, 2).get(2).load().orElseThrow())
+                .as("a day that has not begun follows the numbers")
+                .isLessThan(Mass.ofKg(120));
+        mvc.perform(get(club.url("/floor?day=0&week=1&task=C.1")).with(club.asLifter()))
+                .andExpect(content().string(containsString("150 kg")));
+    }
+
+    private Mass load(String letter) {
+        LifterPlan plan = club.plan();
+        for (int i = 0; i < plan.projection().prescriptions(0, 1).size(); i++) {
+            if (plan.projection().prescriptions(0, 1).get(i).letter().equals(letter)) {
+                return plan.projection().loads(0, 1).get(i).load().orElseThrow();
+            }
+        }
+        throw new AssertionError("no slot " + letter);
     }
 }

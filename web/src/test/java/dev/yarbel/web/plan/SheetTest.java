@@ -11,7 +11,13 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
@@ -26,6 +32,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -200,6 +207,36 @@ class SheetTest {
                 false);
         type(club.cell(0, 0), "1 @8", "1 @9").andExpect(status().isUnprocessableContent());
         assertThat(dose(0, 0)).contains("1 @8");
+    }
+
+    /** The sheet shows what the law makes of what was lifted, and what the growth is that it counts on. */
+    @Test
+    void theSheetShowsTheAnswerOfTheLaw() throws Exception {
+        type(club.cell(2, 0), "3x5 75%", "3x5 150kg");
+        type(club.cell(2, 1), "3x5 75%", "3x5 last +2.5kg");
+        type(club.cell(2, 2), "3x5 77.5%", "3x5 last +2.5kg");
+        List<DoneSet> missed = new ArrayList<>();
+        for (int set = 1; set <= 3; set++) {
+            missed.add(new DoneSet(
+                    TaskKey.work("C", set),
+                    new LiftedSet(Lift.SQUAT, Mass.ofKg(150), set < 3 ? 5 : 3, new Effort.Missed())));
+        }
+        sessions.addHistory(
+                club.lifter,
+                Optional.of(club.plan().planned(0, 0)),
+                TestSettings.TODAY.minusWeeks(1),
+                TestSettings.NOW,
+                missed,
+                false);
+        String page = mvc.perform(get(club.url("/plan")).with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(Jsoup.parse(page)
+                        .select("#foot-" + club.plan().slotIds().get(0).get(2) + "-1")
+                        .text())
+                .contains("150 kg", "once more");
+        assertThat(page).contains("a week");
     }
 
     @Test
