@@ -30,6 +30,7 @@ public final class Loader extends Loads {
     /** For each kind of plate, the sorted sums that it and all lighter kinds can make. */
     private final long[][] sums;
 
+    private volatile List<Mass> all;
     private final Map<Long, Integer> fewestBySide = new ConcurrentHashMap<>();
     private final Map<Wanted, List<PlateStack>> stacksBySide = new ConcurrentHashMap<>();
 
@@ -164,6 +165,17 @@ public final class Loader extends Loads {
     private long side(Mass load) {
         long both = load.minus(kit.base()).tensOfNanograms();
         return both < 0 || both % 2 != 0 || !makes(0, both / 2) ? -1 : both / 2;
+    }
+
+    /** Every load there is, worked out once. */
+    @Override
+    public List<Mass> loads() {
+        List<Mass> known = all;
+        if (known == null) {
+            known = super.loads();
+            all = known;
+        }
+        return known;
     }
 
     /** Whether the kinds of plate from this one on can make a side of exactly this mass. */

@@ -94,7 +94,10 @@ public final class Catalogue {
     public boolean sharesMuscles(Lift done, Lift next) {
         Set<Muscle> worked = of(done).trains();
         Set<Muscle> needed = of(next).trains();
-        long shared = needed.stream().filter(worked::contains).count();
+        int shared = 0;
+        for (Muscle muscle : needed) {
+            shared += worked.contains(muscle) ? 1 : 0;
+        }
         return shared > 0 && 2 * shared >= needed.size();
     }
 

@@ -35,6 +35,7 @@ final class RampSearch {
     private static final int MOST_PAIRS = 4000;
     private static final Percent SWAP_FROM = Percent.of(40);
     private static final int NOTHING_BEFORE = -1;
+    private static final int WHOLE = 100;
 
     private final Loader loader;
     private final Kit kit;
@@ -95,7 +96,7 @@ final class RampSearch {
         this.fewest = loader.fewestPlates(topLoad);
         this.onTheBar = Stack.of(cold ? PlateStack.EMPTY : start.onTheBar(), base);
         this.tops = loader.stacks(topLoad, RampRules.BEYOND_THE_FEWEST).stream()
-                .map(stack -> Stack.of(stack, base))
+                .map(stack -> Stack.of(stack, base, down(stack)))
                 .toList();
         boolean bigOnesDo = tops.stream()
                 .map(stack -> stack.plates.get(stack.size() - 1))
@@ -105,19 +106,24 @@ final class RampSearch {
     }
 
     private long share(Percent percent) {
-        return topLoad.times(percent).tensOfNanograms();
+        return (top * percent.figure().longValue() + WHOLE / 2) / WHOLE;
     }
 
     /** A stack with the load of the bar at each of its beginnings. */
-    private record Stack(List<Plate> plates, long[] loads) {
+    private record Stack(List<Plate> plates, long[] loads, int down) {
 
         static Stack of(PlateStack stack, long base) {
+            return of(stack, base, 0);
+        }
+
+        /** @param down the plates handled on the way down from it */
+        static Stack of(PlateStack stack, long base, int down) {
             long[] loads = new long[stack.size() + 1];
             loads[0] = base;
             for (int i = 0; i < stack.size(); i++) {
                 loads[i + 1] = loads[i] + 2 * stack.plates().get(i).mass().tensOfNanograms();
             }
-            return new Stack(stack.plates(), loads);
+            return new Stack(stack.plates(), loads, down);
         }
 
         int size() {
@@ -184,13 +190,13 @@ final class RampSearch {
         if (best != null && best.givingWay() == 0 && top(best).size() == fewest && isSmooth(best)) {
             return ramp(best);
         }
-        addSwaps(ways, swaps(0));
+        addSwaps(ways, swaps(0), best);
         best = best(ways);
         if (best.givingWay() == 0) {
             return ramp(best);
         }
         List<Stack> all = swaps(RampRules.BEYOND_THE_FEWEST);
-        addSwaps(ways, all);
+        addSwaps(ways, all, null);
         if ((long) all.size() * all.size() * tops.size() <= MOST_PAIRS) {
             for (Stack first : all) {
                 for (Stack second : all) {
@@ -203,9 +209,19 @@ final class RampSearch {
         return ramp(best(ways));
     }
 
-    private void addSwaps(List<Over> ways, List<Stack> swaps) {
+    /** @param known a ramp that gives no way, so that what handles far more than it need not be looked at */
+    private void addSwaps(List<Over> ways, List<Stack> swaps, Found known) {
+        int most = known != null && known.givingWay() == 0
+                ? known.track.handled + RampRules.BEYOND_THE_LEAST
+                : Integer.MAX_VALUE;
         for (Stack swap : swaps) {
-            tops.forEach(stack -> ways.add(over(List.of(swap, stack))));
+            int toSwap = onTheBar.handledFor(swap);
+            for (Stack stack : tops) {
+                int handled = toSwap + swap.handledFor(stack) + stack.down;
+                if (handled <= most) {
+                    ways.add(new Over(List.of(swap, stack), handled));
+                }
+            }
         }
     }
 
@@ -253,16 +269,13 @@ final class RampSearch {
             handled += on.handledFor(stack);
             on = stack;
         }
-        return new Over(stacks, handled + down(on));
+        return new Over(stacks, handled + on.down);
     }
 
     /** The plates handled on the way down from a stack. */
-    private int down(Stack from) {
-        if (start.down().isEmpty()) {
-            return 0;
-        }
+    private int down(PlateStack from) {
         int handled = 0;
-        PlateStack on = new PlateStack(from.plates);
+        PlateStack on = from;
         for (Mass load : start.down()) {
             PlateStack next = loader.fit(load, Rounding.NEAREST, on).loading().stack();
             handled += on.handledFor(next);

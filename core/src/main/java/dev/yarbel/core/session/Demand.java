@@ -59,6 +59,12 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     private static Demand of(Part part, boolean tired) {
+        if (!tired
+                && part.tempo().isEmpty()
+                && part.rest().isEmpty()
+                && part.changing().isEmpty()) {
+            return new Demand(Percent.HUNDRED, further(part), Optional.empty());
+        }
         Percent off = Percent.of(slow(part) + hurried(part)).plus(tired ? TIRED : Percent.ZERO);
         Percent share = Percent.HUNDRED.minus(off);
         return new Demand(share.isLessThan(LIGHTEST) ? LIGHTEST : share, further(part), part.changing());
@@ -92,12 +98,12 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     public Mass plain(Mass bar) {
         Mass held = changing.map(c -> Mass.max(c.atBottom(bar), c.atTop(bar).asShareOf(AT_THE_TOP)))
                 .orElse(bar);
-        return held.asShareOf(share);
+        return share.equals(Percent.HUNDRED) ? held : held.asShareOf(share);
     }
 
     /** What may be on the bar so that it is no harder than a plain load anywhere in the lift; nothing where that is too much. */
     public Mass bar(Mass plain) {
-        Mass held = plain.times(share);
+        Mass held = share.equals(Percent.HUNDRED) ? plain : plain.times(share);
         return changing.map(
                         c -> Mass.max(Mass.ZERO, Mass.min(c.barForBottom(held), c.barForTop(held.times(AT_THE_TOP)))))
                 .orElse(held);

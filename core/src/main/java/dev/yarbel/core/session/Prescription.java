@@ -14,8 +14,10 @@ import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Step;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntFunction;
 
 /**
@@ -108,12 +110,16 @@ public record Prescription(
 
     /** The same day with what tires its later lifts: others before them that use half of their muscles or more, hard. */
     static List<Prescription> tiring(List<Prescription> day, Catalogue catalogue) {
-        List<Prescription> told = new ArrayList<>();
+        List<Prescription> told = new ArrayList<>(day.size());
+        Set<Lift> hard = new LinkedHashSet<>();
         for (Prescription asked : day) {
-            boolean tired = told.stream()
-                    .anyMatch(before -> !before.lift.equals(asked.lift)
-                            && before.isHard()
-                            && catalogue.sharesMuscles(before.lift, asked.lift));
+            boolean tired = false;
+            for (Lift before : hard) {
+                tired |= !before.equals(asked.lift) && catalogue.sharesMuscles(before, asked.lift);
+            }
+            if (!hard.contains(asked.lift) && asked.isHard()) {
+                hard.add(asked.lift);
+            }
             told.add(
                     tired == asked.tired
                             ? asked

@@ -2,12 +2,14 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Law;
 import dev.yarbel.core.progress.Result;
@@ -105,6 +107,7 @@ public final class Projection {
             return;
         }
         int lifted = weeksLifted();
+        Set<Lift> going = liftsThatGoOn();
         for (int week = 0; week < block.weeks(); week++) {
             List<List<Prescription>> asked = new ArrayList<>();
             List<List<ResolvedLoad>> comesTo = new ArrayList<>();
@@ -114,9 +117,12 @@ public final class Projection {
                 List<ResolvedLoad> todays = resolver.resolve(today);
                 asked.add(today);
                 comesTo.add(todays);
-                if (!block.shape().get(week).deload()) {
+                if (!going.isEmpty() && !block.shape().get(week).deload()) {
                     Optional<List<DoneSet>> done = log.on(day, week);
                     for (int i = 0; i < today.size(); i++) {
+                        if (!going.contains(today.get(i).lift())) {
+                            continue;
+                        }
                         Session session = new Session(today.get(i), todays.get(i), places.get(i), week);
                         if (done.isPresent()) {
                             lifted(session, done.get());
@@ -145,6 +151,26 @@ public final class Projection {
         Key key() {
             return new Key(asked.lift(), KindOfWork.of(part()));
         }
+    }
+
+    /** The lifts of which any dose hangs on the last time; of all others no run need be kept. */
+    private Set<Lift> liftsThatGoOn() {
+        Set<Lift> going = new HashSet<>();
+        for (TrainingDay day : block.days()) {
+            for (Slot slot : day.slots()) {
+                if (slot.doses().stream()
+                        .flatMap(Optional::stream)
+                        .flatMap(dose -> dose.parts().stream())
+                        .anyMatch(Projection::mayGoOn)) {
+                    going.add(slot.lift());
+                }
+            }
+        }
+        return going;
+    }
+
+    private static boolean mayGoOn(Part part) {
+        return part.basis() instanceof LoadBasis.LastTime || part.work() instanceof Work.Climb;
     }
 
     /** The last week of which a day was lifted, from 0. */
@@ -202,6 +228,9 @@ public final class Projection {
     }
 
     private Optional<LastSession> before(Lift lift, Part part, Place place) {
+        if (!mayGoOn(part)) {
+            return Optional.empty();
+        }
         Key key = new Key(lift, KindOfWork.of(part));
         return openRun(key, place)
                 .map(open -> open.last)
