@@ -23,8 +23,8 @@ public final class FarOff {
     private static final Percent OVER_MAX = Percent.of(130);
     private static final int REPS_OVER_LIMIT = 8;
     private static final int REPS_OVER_PLAN = 5;
-    /** Three points of the scale. */
-    private static final int HALVES = 6;
+    private static final Percent OVER_ESTIMATE = Percent.of(112);
+    private static final int A_REPETITION = 2;
 
     private static final int HALVES_EASY = Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 2;
 
@@ -75,8 +75,8 @@ public final class FarOff {
     }
 
     /**
-     * A rating of so many repetitions with a load: three points easier than the lifter's numbers make likely, or harder than
-     * 9 where more than four should be left.
+     * A rating of so many repetitions with a load: so easy that it speaks for a max far above the lifter's, or harder than 9
+     * where more than four should be left.
      *
      * @param load plain, see {@link Demand#plain}
      */
@@ -87,14 +87,14 @@ public final class FarOff {
             return Optional.empty();
         }
         int left = said instanceof Effort.Rated rated ? rated.rpe().halvesLeft() : HALVES_EASY;
-        return PredictedEffort.of(reps, load, numbers).filter(likely -> {
-            if (likely instanceof PredictedEffort.Light) {
-                return left <= 1;
-            }
-            int expected =
-                    likely instanceof PredictedEffort.About about ? about.rpe().halvesLeft() : -2;
-            return left - expected >= HALVES;
-        });
+        boolean tooEasy = left >= A_REPETITION
+                && numbers.estimate()
+                        .filter(max -> numbers.curve()
+                                .max(load, new RepsInAll(2 * reps + left))
+                                .isGreaterThan(max.times(OVER_ESTIMATE)))
+                        .isPresent();
+        return PredictedEffort.of(reps, load, numbers)
+                .filter(likely -> tooEasy || likely instanceof PredictedEffort.Light && left < A_REPETITION);
     }
 
     /** A max that is set down, beside the newest one known. */

@@ -66,9 +66,22 @@ class FarOffTest {
 
     @ParameterizedTest
     @CsvSource({
-        "1,198,easy,true", "1,198,6,true", "1,198,8,false", "1,190,8,false", "5,150,6,false", "5,150,easy,false",
-        "5,172,easy,true", "5,60,9.5,true", "5,60,9,false", "5,60,easy,false", "1,198,missed,false", "1,198,done,false",
-        "1,230,7.5,true", "1,230,9.5,false"
+        "1,198,easy,true",
+        "1,198,6,true",
+        "1,198,8,false",
+        "1,205,8,false",
+        "1,210,8,true",
+        "1,190,8,false",
+        "5,150,6,false",
+        "5,150,easy,false",
+        "5,172,easy,true",
+        "5,60,9.5,true",
+        "5,60,9,false",
+        "5,60,easy,false",
+        "1,198,missed,false",
+        "1,198,done,false",
+        "1,230,7.5,true",
+        "1,230,9.5,false"
     })
     void aRatingThatCannotBeIsAskedAbout(int reps, int kg, String said, boolean asked) {
         assertThat(FarOff.rating(Effort.parse(said), reps, Mass.ofKg(kg), OF_200)
