@@ -6,6 +6,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampStep;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
@@ -118,7 +119,7 @@ class PrintController {
                                 .kit(asked.lift())
                                 .filter(kit -> kit.takesPlates())
                                 .isPresent()
-                ? plates(known.fit().loading(), unit)
+                ? plates(slot.ramp().map(Ramp::top).orElse(known.fit().loading()), unit)
                 : null;
         return new Line(
                 asked.letter(),
