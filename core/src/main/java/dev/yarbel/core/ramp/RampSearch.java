@@ -3,13 +3,13 @@ package dev.yarbel.core.ramp;
 import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.ramp.Track.Stack;
+import dev.yarbel.core.ramp.Track.Stop;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -35,7 +35,6 @@ final class RampSearch {
     private static final int MOST_PAIRS = 4000;
     private static final Percent SWAP_FROM = Percent.of(40);
     private static final int NOTHING_BEFORE = -1;
-    private static final int WHOLE = 100;
 
     private final Loader loader;
     private final Kit kit;
@@ -44,23 +43,12 @@ final class RampSearch {
     private final long base;
     private final long top;
     private final long warm;
-    private final long shrinkFrom;
-    private final long shrinkWideFrom;
-    private final long heavyBy;
-    private final long lastLeast;
-    private final long lastMost;
-    private final long lastWideLeast;
-    private final long lastWideMost;
-    private final long smallPlate;
-    private final long shortStep = RampRules.SHORT_STEP.tensOfNanograms();
+    private final StepCosts costs;
     private final boolean cold;
-    private final long lightestPull;
     private final int fewest;
     private final long extra;
-    private final List<Long> bigPlates;
-    private final long lightestBigPlate;
     private final Stack onTheBar;
-    private List<Stack> tops;
+    private final List<Stack> tops;
 
     RampSearch(Loader loader, Mass topLoad, Start start) {
         this.loader = loader;
@@ -71,112 +59,33 @@ final class RampSearch {
         this.top = topLoad.tensOfNanograms();
         this.cold = start.warm().isEmpty();
         this.warm = start.warm().map(Mass::tensOfNanograms).orElse(-1L);
-        this.shrinkFrom = share(RampRules.SHRINK_FROM);
-        this.shrinkWideFrom = share(RampRules.SHRINK_WIDE_FROM);
-        this.heavyBy = share(RampRules.HEAVY_BY);
-        this.lastLeast = share(RampRules.LAST_LEAST);
-        this.lastMost = share(RampRules.LAST_MOST);
-        this.lastWideLeast = share(RampRules.LAST_WIDE_LEAST);
-        this.lastWideMost = share(RampRules.LAST_WIDE_MOST);
-        this.smallPlate = share(RampRules.SMALL_CHANGE);
-        List<Plate> plates =
-                kit.plates().heaviestFirst().stream().map(PlateSet.Pairs::plate).toList();
-        this.bigPlates = plates.stream()
-                .map(Plate::mass)
-                .filter(mass -> !mass.isLessThan(RampRules.BIG_PLATE))
-                .map(Mass::tensOfNanograms)
-                .toList();
-        this.lightestBigPlate =
-                bigPlates.stream().min(Comparator.naturalOrder()).orElse(top);
-        this.lightestPull = plates.stream()
-                .filter(Plate::isFullSize)
-                .map(plate -> base + 2 * plate.mass().tensOfNanograms())
-                .min(Comparator.naturalOrder())
-                .orElse(base);
+        this.costs = new StepCosts(kit, topLoad, start);
         this.fewest = loader.fewestPlates(topLoad);
         this.onTheBar = Stack.of(cold ? PlateStack.EMPTY : start.onTheBar(), base);
         this.tops = loader.stacks(topLoad, RampRules.BEYOND_THE_FEWEST).stream()
                 .map(stack -> Stack.of(stack, base, down(stack)))
                 .toList();
         boolean bigOnesDo = tops.stream()
-                .map(stack -> stack.plates.get(stack.size() - 1))
+                .map(stack -> stack.plates().get(stack.size() - 1))
                 .anyMatch(outermost -> !outermost.mass().isLessThan(RampRules.BIG_PLATE)
                         && (outermost.castIn() == MassUnit.LB || start.fromTheFloor()));
         this.extra = bigOnesDo ? RampRules.EXTRA_FOR_BIG_ONES : RampRules.EXTRA;
     }
 
-    private long share(Percent percent) {
-        return (top * percent.figure().longValue() + WHOLE / 2) / WHOLE;
-    }
-
-    /** A stack with the load of the bar at each of its beginnings. */
-    private record Stack(List<Plate> plates, long[] loads, int down) {
-
-        static Stack of(PlateStack stack, long base) {
-            return of(stack, base, 0);
-        }
-
-        /** @param down the plates handled on the way down from it */
-        static Stack of(PlateStack stack, long base, int down) {
-            long[] loads = new long[stack.size() + 1];
-            loads[0] = base;
-            for (int i = 0; i < stack.size(); i++) {
-                loads[i + 1] = loads[i] + 2 * stack.plates().get(i).mass().tensOfNanograms();
-            }
-            return new Stack(stack.plates(), loads, down);
-        }
-
-        int size() {
-            return plates.size();
-        }
-
-        long load() {
-            return loads[plates.size()];
-        }
-
-        int sharedWith(Stack other) {
-            int shared = 0;
-            int most = Math.min(size(), other.size());
-            while (shared < most && same(plates.get(shared), other.plates.get(shared))) {
-                shared++;
-            }
-            return shared;
-        }
-
-        private static boolean same(Plate one, Plate other) {
-            return one == other || one.equals(other);
-        }
-
-        int handledFor(Stack next) {
-            int shared = sharedWith(next);
-            return size() + next.size() - 2 * shared;
-        }
-    }
-
-    /** So many plates of a stack, from the inside out. */
-    private record Stop(Stack stack, int plates) {
-
-        long load() {
-            return stack.loads[plates];
-        }
-
-        PlateStack loaded() {
-            return new PlateStack(stack.plates.subList(0, plates));
-        }
-    }
-
-    /**
-     * What can be stopped at on the way to a top, lightest first and the top last.
-     *
-     * @param must which stops cannot be left out, since plates come off there
-     * @param handled plates a side put on and taken off, the way down included
-     */
-    private record Track(List<Stop> stops, boolean[] must, int handled, long fixed) {}
-
     private record Found(Track track, int[] chosen, long cost) {
 
         long givingWay() {
             return cost / RampRules.GIVING_WAY;
+        }
+
+        Stack top() {
+            return track.top();
+        }
+
+        long[] loads() {
+            return Arrays.stream(chosen)
+                    .mapToLong(stop -> track.stops().get(stop).load())
+                    .toArray();
         }
     }
 
@@ -187,7 +96,7 @@ final class RampSearch {
         List<Over> ways = new ArrayList<>();
         tops.forEach(stack -> ways.add(over(List.of(stack))));
         Found best = best(ways);
-        if (best != null && best.givingWay() == 0 && top(best).size() == fewest && isSmooth(best)) {
+        if (best != null && best.givingWay() == 0 && best.top().size() == fewest && costs.isSmooth(best.loads())) {
             return ramp(best);
         }
         addSwaps(ways, swaps(0), best);
@@ -212,38 +121,17 @@ final class RampSearch {
     /** @param known a ramp that gives no way, so that what handles far more than it need not be looked at */
     private void addSwaps(List<Over> ways, List<Stack> swaps, Found known) {
         int most = known != null && known.givingWay() == 0
-                ? known.track.handled + RampRules.BEYOND_THE_LEAST
+                ? known.track.handled() + RampRules.BEYOND_THE_LEAST
                 : Integer.MAX_VALUE;
         for (Stack swap : swaps) {
             int toSwap = onTheBar.handledFor(swap);
             for (Stack stack : tops) {
-                int handled = toSwap + swap.handledFor(stack) + stack.down;
+                int handled = toSwap + swap.handledFor(stack) + stack.down();
                 if (handled <= most) {
                     ways.add(new Over(List.of(swap, stack), handled));
                 }
             }
         }
-    }
-
-    /** Whether no step is larger than the one before and the last warm-up lies where it should. */
-    private boolean isSmooth(Found found) {
-        long before = warm;
-        long earlier = Long.MAX_VALUE;
-        for (int i = 0; i < found.chosen.length; i++) {
-            long load = found.track.stops.get(found.chosen[i]).load();
-            if (before >= 0) {
-                if (load - before > earlier || i == found.chosen.length - 1 && lastStep(before) > 0) {
-                    return false;
-                }
-                earlier = load - before;
-            }
-            before = load;
-        }
-        return true;
-    }
-
-    private static Stack top(Found found) {
-        return found.track.stops.get(found.track.stops.size() - 1).stack;
     }
 
     /** What plates may come off of: for each load from 40 % to just under the top, so many plates more than the fewest. */
@@ -269,7 +157,7 @@ final class RampSearch {
             handled += on.handledFor(stack);
             on = stack;
         }
-        return new Over(stacks, handled + on.down);
+        return new Over(stacks, handled + on.down());
     }
 
     /** The plates handled on the way down from a stack. */
@@ -305,55 +193,36 @@ final class RampSearch {
                 return null;
             }
             if (off > 0) {
-                fixed += leg > 0 && !isSwap(on, goal, shared) ? RampRules.STRIP : RampRules.SWAP;
+                fixed += leg > 0 && !on.isSwapFor(goal) ? RampRules.STRIP : RampRules.SWAP;
                 if (leg > 0) {
                     must[stops.size() - 1] = true;
                 }
             }
             for (int plates = shared; plates <= goal.size(); plates++) {
                 boolean whole = plates == goal.size();
-                if (goal.loads[plates] > reached && (whole || mayStop(goal, plates))) {
+                if (goal.loads()[plates] > reached && (whole || mayStop(goal, plates))) {
                     stops.add(new Stop(goal, plates));
-                    reached = goal.loads[plates];
+                    reached = goal.loads()[plates];
                 } else if (whole) {
                     return null;
                 }
             }
             on = goal;
         }
-        if (start.fromTheFloor() && !isFullHeight(on, on.size())) {
+        if (start.fromTheFloor() && !on.isFullHeight(on.size())) {
             return null;
         }
         return new Track(stops, must, way.handled, fixed + (on.size() - fewest) * extra);
     }
 
-    /** Whether up to two plates come off for a larger one. */
-    private static boolean isSwap(Stack on, Stack goal, int shared) {
-        return on.size() - shared <= RampRules.SWAPPED_AT_ONCE
-                && goal.size() > shared
-                && goal.plates
-                        .get(shared)
-                        .mass()
-                        .isGreaterThan(on.plates.get(shared).mass());
-    }
-
     /** A bar that may be stopped at: not full of small plates, and on full-size discs where it is pulled from the floor. */
     private boolean mayStop(Stack stack, int plates) {
-        long load = stack.loads[plates];
-        if (load >= top || start.fromTheFloor() && !isFullHeight(stack, plates)) {
+        long load = stack.loads()[plates];
+        if (load >= top || start.fromTheFloor() && !stack.isFullHeight(plates)) {
             return false;
         }
         return plates <= RampRules.BEYOND_THE_FEWEST
                 || plates <= loader.fewestPlates(Mass.ofTensOfNanograms(load)) + RampRules.BEYOND_THE_FEWEST;
-    }
-
-    private static boolean isFullHeight(Stack stack, int plates) {
-        for (int i = 0; i < plates; i++) {
-            if (stack.plates.get(i).isFullSize()) {
-                return true;
-            }
-        }
-        return false;
     }
 
     // ---- the best choice of stops
@@ -364,7 +233,7 @@ final class RampSearch {
         Found least = null;
         for (Over way : ways) {
             boolean settled = least != null && least.givingWay() == 0;
-            if (settled && way.handled > least.track.handled + RampRules.BEYOND_THE_LEAST) {
+            if (settled && way.handled > least.track.handled() + RampRules.BEYOND_THE_LEAST) {
                 break;
             }
             Track track = track(way);
@@ -379,7 +248,7 @@ final class RampSearch {
         Found best = null;
         for (Found each : found) {
             if (each.givingWay() == least.givingWay()
-                    && each.track.handled <= least.track.handled + RampRules.BEYOND_THE_LEAST
+                    && each.track.handled() <= least.track.handled() + RampRules.BEYOND_THE_LEAST
                     && (best == null || each.cost < best.cost)) {
                 best = each;
             }
@@ -389,11 +258,11 @@ final class RampSearch {
 
     /** The cheapest choice of stops on a track: over the last two, since a step is measured by the one before. */
     private Found stops(Track track) {
-        int size = track.stops.size();
+        int size = track.stops().size();
         int last = size - 1;
         long[] load = new long[size];
         for (int i = 0; i < size; i++) {
-            load[i] = track.stops.get(i).load();
+            load[i] = track.stops().get(i).load();
         }
         // cost[i + 1][j]: the cheapest way that stops at j after i; row 0 stands for nothing before
         long[][] cost = new long[size + 1][size];
@@ -402,9 +271,9 @@ final class RampSearch {
             Arrays.fill(row, Long.MAX_VALUE);
         }
         for (int j = 0; j <= (cold ? 0 : last); j++) {
-            cost[0][j] = begin(track, load, j);
+            cost[0][j] = costs.begin(track, load, j);
             before[0][j] = NOTHING_BEFORE;
-            if (track.must[j]) {
+            if (track.must()[j]) {
                 break;
             }
         }
@@ -414,12 +283,12 @@ final class RampSearch {
                     continue;
                 }
                 for (int k = j + 1; k <= last; k++) {
-                    long next = cost[i][j] + step(track, load, i - 1, j, k);
+                    long next = cost[i][j] + costs.step(track, load, i - 1, j, k);
                     if (next < cost[j + 1][k]) {
                         cost[j + 1][k] = next;
                         before[j + 1][k] = i - 1;
                     }
-                    if (track.must[k]) {
+                    if (track.must()[k]) {
                         break;
                     }
                 }
@@ -429,7 +298,7 @@ final class RampSearch {
         for (int i = 1; i <= size; i++) {
             row = cost[i][last] < cost[row][last] ? i : row;
         }
-        return new Found(track, chosen(before, row, last), track.fixed + cost[row][last]);
+        return new Found(track, chosen(before, row, last), track.fixed() + cost[row][last]);
     }
 
     private static int[] chosen(int[][] before, int row, int last) {
@@ -453,64 +322,11 @@ final class RampSearch {
         return chosen;
     }
 
-    /** The first stop: the bare bar or the lightest pull; or a step from what the lift was done with before. */
-    private long begin(Track track, long[] load, int stop) {
-        boolean isTop = stop == load.length - 1;
-        if (cold) {
-            long jump = start.fromTheFloor() ? RampRules.jump((load[stop] - lightestPull) * 1000 / top) : 0;
-            boolean lighterFirst = isTop && start.fromTheFloor() && top > lightestPull;
-            return jump + RampRules.SET + (lighterFirst ? RampRules.BROKEN_RULE : 0);
-        }
-        long cost = RampRules.jump((load[stop] - warm) * 1000 / top);
-        return cost + (isTop ? lastStep(warm) : set(track.stops.get(stop)));
-    }
-
-    private long step(Track track, long[] load, int i, int j, int k) {
-        long here = load[j];
-        long step = load[k] - here;
-        long earlier = i >= 0 ? here - load[i] : cold ? Long.MAX_VALUE : here - warm;
-        long cost = RampRules.jump(step * 1000 / top);
-        if (here >= shrinkFrom && !isSmaller(step, earlier)) {
-            cost += here >= shrinkWideFrom ? RampRules.BROKEN_RULE : RampRules.LATE_SHRINKING;
-        } else if (step > earlier) {
-            cost += RampRules.GROWING_STEP;
-        }
-        if (k == load.length - 1) {
-            return cost + lastStep(here);
-        }
-        if (here < shrinkFrom && load[k] > heavyBy) {
-            cost += RampRules.LATE_START;
-        }
-        boolean bigPlateWouldDo = here + 2 * lightestBigPlate <= shrinkWideFrom;
-        if (load[k] <= shrinkWideFrom && bigPlateWouldDo && !bigPlates.contains(step / 2)) {
-            cost += RampRules.NOT_A_BIG_PLATE;
-        }
-        return cost + set(track.stops.get(k));
-    }
-
-    private boolean isSmaller(long step, long earlier) {
-        return step < earlier || step == earlier && step <= shortStep;
-    }
-
-    private long set(Stop stop) {
-        boolean small =
-                stop.plates > 0 && stop.stack.plates.get(stop.plates - 1).mass().tensOfNanograms() < smallPlate;
-        return RampRules.SET + (small ? RampRules.SMALL_PLATE : 0);
-    }
-
-    /** What it costs that this load is the last before the top. */
-    private long lastStep(long load) {
-        if (load <= lastMost && load >= lastLeast || load < lastLeast && top - load <= shortStep) {
-            return 0;
-        }
-        return load <= lastWideMost && load >= lastWideLeast ? RampRules.LAST_WIDE : RampRules.BROKEN_RULE;
-    }
-
     // ---- the ramp
 
     private Ramp ramp(Found found) {
         List<Loading> loadings = Arrays.stream(found.chosen)
-                .mapToObj(stop -> kit.with(found.track.stops.get(stop).loaded()))
+                .mapToObj(stop -> kit.with(found.track.stops().get(stop).loaded()))
                 .toList();
         List<RampStep> steps = new ArrayList<>();
         for (Loading loading : loadings.subList(0, loadings.size() - 1)) {
@@ -532,15 +348,15 @@ final class RampSearch {
                 PlateStack on = loadings.get(i - 1).stack();
                 PlateStack next = loadings.get(i).stack();
                 if (!on.isPrefixOf(next)) {
-                    boolean swap = isSwap(Stack.of(on, base), Stack.of(next, base), on.sharedWith(next));
+                    boolean swap = Stack.of(on, base).isSwapFor(Stack.of(next, base));
                     remarks.add(swap ? Ramp.Remark.SWAPS : Ramp.Remark.STRIPS);
                 }
             }
             if (before >= 0) {
-                if (before >= shrinkFrom && !isSmaller(load - before, earlier)) {
+                if (costs.growsNearTheTop(before, load - before, earlier)) {
                     remarks.add(Ramp.Remark.STEPS_DO_NOT_SHRINK);
                 }
-                if (i == loadings.size() - 1 && lastStep(before) >= RampRules.BROKEN_RULE) {
+                if (i == loadings.size() - 1 && costs.lastStep(before) >= RampRules.BROKEN_RULE) {
                     remarks.add(Ramp.Remark.LAST_STEP_OUT_OF_RANGE);
                 }
                 earlier = load - before;
