@@ -114,7 +114,8 @@ final class SlotReview {
             for (int i = 0; i < Math.min(parts.size(), loads.size()); i++) {
                 Part part = parts.get(i);
                 boolean asked = part.changing().isPresent() && !part.is(Manner.PARTIAL) && !part.is(Manner.LOWERING);
-                Optional<Mass> plain = loads.get(i).load().map(Demand.of(part)::plain);
+                Optional<Mass> plain =
+                        loads.get(i).load().map(Demand.of(part, plan.resolver().numbers(slot.lift()))::plain);
                 if (asked
                         && max.isPresent()
                         && plain.filter(max.get()::isLessThan).isPresent()) {

@@ -36,7 +36,8 @@ public final class Caution {
         return numbers.estimate()
                 .or(numbers::workingMax)
                 .flatMap(max -> load.load()
-                        .map(mass -> Demand.of(prescription).plain(mass).percentOf(max)))
+                        .map(mass ->
+                                Demand.of(prescription, numbers).plain(mass).percentOf(max)))
                 .filter(share -> share.compareTo(NEAR_THE_LIMIT) >= 0)
                 .isPresent();
     }

@@ -17,7 +17,8 @@ import java.util.Optional;
  * slow beat, short rests, many sets at one load, and another lift before that used the same muscles. Predictions, loads by a
  * rating and marks all ask here.
  *
- * <p>That each of these counts is common practice, no source; the figures are starting values of ours:
+ * <p>That each of these counts is common practice, no source; the figures are starting values of ours, and those of
+ * {@link Figures} a coach may change for a lifter:
  *
  * <ul>
  *   <li>a beat of more than 3 s a repetition: 1 point lighter for each further second, 5 to 15 in all;
@@ -40,52 +41,79 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
 
     public static final Percent TIRED = Percent.of("2.5");
     public static final Percent LIGHTEST = Percent.of(80);
+
     private static final int PLAIN_SECONDS = 3;
-    private static final int SLOW_LEAST = 5;
-    private static final int SLOW_MOST = 15;
+    private static final Percent SLOW_LEAST = Percent.of(5);
+    private static final Percent SLOW_MOST = Percent.of(15);
+    private static final Percent HALF = Percent.of(50);
     private static final int SHORT_REST = 45;
     private static final int SHORTISH_REST = 90;
     private static final int REPS_THAT_TIRE = 3;
     private static final int MOST_HALVES = 4;
 
-    /** What the sets of a part take. */
-    public static Demand of(Prescription prescription) {
-        return of(prescription.part(), prescription.tired());
+    /**
+     * The figures that a coach may change for a lifter.
+     *
+     * @param aSecond points lighter for each second of a repetition beyond three, 0 to 3
+     * @param shortRest points lighter for rests under 45 s, half of it under 90 s, 0 to 20
+     * @param tired points lighter after another lift that used the same muscles hard, 0 to 10
+     * @param drift points on the rating for each further set of three repetitions or more, 0 to 1
+     */
+    public record Figures(Percent aSecond, Percent shortRest, Percent tired, Percent drift) {
+
+        /** The starting values. */
+        public static final Figures START = new Figures(Percent.of(1), Percent.of(10), TIRED, Percent.of("0.2"));
     }
 
-    /** What the sets of a part take at the start of a session. */
-    public static Demand of(Part part) {
-        return of(part, false);
+    /** What the sets of a part take of a lifter. */
+    public static Demand of(Prescription prescription, LiftNumbers numbers) {
+        return of(prescription.part(), prescription.tired(), numbers.figures());
     }
 
-    private static Demand of(Part part, boolean tired) {
+    /** What the sets of a part take of a lifter at the start of a session. */
+    public static Demand of(Part part, LiftNumbers numbers) {
+        return of(part, false, numbers.figures());
+    }
+
+    private static Demand of(Part part, boolean tired, Figures figures) {
         if (!tired
                 && part.tempo().isEmpty()
                 && part.rest().isEmpty()
                 && part.changing().isEmpty()) {
-            return new Demand(Percent.HUNDRED, further(part), Optional.empty());
+            return new Demand(Percent.HUNDRED, further(part, figures), Optional.empty());
         }
-        Percent off = Percent.of(slow(part) + hurried(part)).plus(tired ? TIRED : Percent.ZERO);
+        Percent off = slow(part, figures).plus(hurried(part, figures)).plus(tired ? figures.tired : Percent.ZERO);
         Percent share = Percent.HUNDRED.minus(off);
-        return new Demand(share.isLessThan(LIGHTEST) ? LIGHTEST : share, further(part), part.changing());
+        return new Demand(share.isLessThan(LIGHTEST) ? LIGHTEST : share, further(part, figures), part.changing());
     }
 
-    private static int slow(Part part) {
+    private static Percent slow(Part part, Figures figures) {
         int over = part.tempo().map(Tempo::seconds).orElse(0) - PLAIN_SECONDS;
-        return over <= 0 ? 0 : Math.max(SLOW_LEAST, Math.min(SLOW_MOST, over));
+        if (over <= 0 || figures.aSecond.equals(Percent.ZERO)) {
+            return Percent.ZERO;
+        }
+        Percent off = figures.aSecond.times(Percent.of(100L * over));
+        return off.isLessThan(SLOW_LEAST) ? SLOW_LEAST : off.isGreaterThan(SLOW_MOST) ? SLOW_MOST : off;
     }
 
-    private static int hurried(Part part) {
+    private static Percent hurried(Part part, Figures figures) {
         if (part.sets() < 2 || part.is(Manner.SPEED) || !(part.work() instanceof Work.Straight)) {
-            return 0;
+            return Percent.ZERO;
         }
         long rest = part.rest().map(Duration::toSeconds).orElse((long) SHORTISH_REST);
-        return rest < SHORT_REST ? 10 : rest < SHORTISH_REST ? 5 : 0;
+        return rest < SHORT_REST
+                ? figures.shortRest
+                : rest < SHORTISH_REST ? figures.shortRest.times(HALF) : Percent.ZERO;
     }
 
-    private static int further(Part part) {
+    private static int further(Part part, Figures figures) {
         return part.work() instanceof Work.Straight && part.reps() >= REPS_THAT_TIRE && !part.is(Manner.SPEED)
-                ? Math.min(MOST_HALVES, (part.sets() - 1) * 2 / 5)
+                ? Math.min(
+                        MOST_HALVES,
+                        figures.drift
+                                .times(Percent.of(200L * (part.sets() - 1)))
+                                .figure()
+                                .intValue())
                 : 0;
     }
 

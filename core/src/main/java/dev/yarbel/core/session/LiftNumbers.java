@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param estimateThrough the same for the estimate
  * @param references what else percentages can hang on
  * @param gain how fast the max may be expected to grow
+ * @param figures what makes a load heavier than it is, for this lifter
  */
 public record LiftNumbers(
         Optional<Mass> workingMax,
@@ -25,24 +26,40 @@ public record LiftNumbers(
         Optional<Ratio> workingMaxThrough,
         Optional<Ratio> estimateThrough,
         References references,
-        ExpectedGain gain) {
+        ExpectedGain gain,
+        Demand.Figures figures) {
 
     /** Nothing is known. */
     public static final LiftNumbers NONE = new LiftNumbers(Optional.empty(), Optional.empty(), RepCurve.DEFAULT);
 
     /** A lift's own numbers. */
     public LiftNumbers(Optional<Mass> workingMax, Optional<Mass> estimate, RepCurve curve) {
-        this(workingMax, estimate, curve, Optional.empty(), Optional.empty(), References.NONE, ExpectedGain.UNKNOWN);
+        this(
+                workingMax,
+                estimate,
+                curve,
+                Optional.empty(),
+                Optional.empty(),
+                References.NONE,
+                ExpectedGain.UNKNOWN,
+                Demand.Figures.START);
     }
 
     /** The same with what else percentages can hang on. */
     public LiftNumbers with(References others) {
-        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others, gain);
+        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others, gain, figures);
     }
 
     /** The same with how fast the max may be expected to grow. */
     public LiftNumbers with(ExpectedGain expected) {
-        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, expected);
+        return new LiftNumbers(
+                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, expected, figures);
+    }
+
+    /** The same with what makes a load heavier for this lifter. */
+    public LiftNumbers with(Demand.Figures others) {
+        return new LiftNumbers(
+                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, gain, others);
     }
 
     /** The same as it may be expected in so many weeks; the working max, which only a decision moves, stays. */
@@ -54,7 +71,8 @@ public record LiftNumbers(
                 workingMaxThrough,
                 estimateThrough,
                 references,
-                gain);
+                gain,
+                figures);
     }
 
     /** The load that can be lifted so many times: as it was lifted, else by the estimate and the curve. */
@@ -70,7 +88,8 @@ public record LiftNumbers(
 
     /** The same with another working max of its own. */
     public LiftNumbers withWorkingMax(Mass max) {
-        return new LiftNumbers(Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references, gain);
+        return new LiftNumbers(
+                Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references, gain, figures);
     }
 
     /**
@@ -97,6 +116,7 @@ public record LiftNumbers(
                 max ? Optional.of(ratio) : workingMaxThrough,
                 guess ? Optional.of(ratio) : estimateThrough,
                 references,
-                gain);
+                gain,
+                figures);
     }
 }

@@ -19,8 +19,11 @@ public final class Numbers {
     private final Map<Lift, LiftNumbers> own;
     private final Map<Lift, Ratio> ratios;
     private final Optional<Mass> bodyMass;
+    private final Demand.Figures figures;
 
-    private Numbers(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios, Optional<Mass> bodyMass) {
+    private Numbers(
+            Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios, Optional<Mass> bodyMass, Demand.Figures figures) {
+        this.figures = figures;
         this.bodyMass = bodyMass;
         this.own = Map.copyOf(own);
         this.ratios = Map.copyOf(ratios);
@@ -37,12 +40,17 @@ public final class Numbers {
      * @param ratios for each variation, its ratio to the parent
      */
     public static Numbers of(Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios) {
-        return new Numbers(own, ratios, Optional.empty());
+        return new Numbers(own, ratios, Optional.empty(), Demand.Figures.START);
     }
 
     /** The same lifter, who weighs so much; empty where nobody knows. */
     public Numbers withBodyMass(Optional<Mass> mass) {
-        return new Numbers(own, ratios, mass);
+        return new Numbers(own, ratios, mass, figures);
+    }
+
+    /** The same lifter, for whom this makes a load heavier than it is. */
+    public Numbers with(Demand.Figures others) {
+        return new Numbers(own, ratios, bodyMass, others);
     }
 
     /** What the lifter weighs. */
@@ -52,7 +60,8 @@ public final class Numbers {
 
     /** What loads of a lift can hang on. */
     public LiftNumbers of(Lift lift) {
-        return of(lift, new HashSet<>());
+        LiftNumbers numbers = of(lift, new HashSet<>());
+        return figures.equals(Demand.Figures.START) ? numbers : numbers.with(figures);
     }
 
     private LiftNumbers of(Lift lift, Set<Lift> onTheWay) {
@@ -65,6 +74,6 @@ public final class Numbers {
     public Numbers with(Lift lift, UnaryOperator<LiftNumbers> change) {
         Map<Lift, LiftNumbers> changed = new HashMap<>(own);
         changed.put(lift, change.apply(own.getOrDefault(lift, LiftNumbers.NONE)));
-        return new Numbers(changed, ratios, bodyMass);
+        return new Numbers(changed, ratios, bodyMass, figures);
     }
 }

@@ -25,12 +25,12 @@ public sealed interface PredictedEffort {
      * anyway, where the sets go to the limit, or where it is not repetitions that count.
      */
     static Optional<PredictedEffort> of(Prescription prescription, Mass load, LiftNumbers numbers) {
-        return of(prescription.part(), Demand.of(prescription), load, numbers);
+        return of(prescription.part(), Demand.of(prescription, numbers), load, numbers);
     }
 
     /** The same of a part at the start of a session. */
     static Optional<PredictedEffort> of(Part part, Mass load, LiftNumbers numbers) {
-        return of(part, Demand.of(part), load, numbers);
+        return of(part, Demand.of(part, numbers), load, numbers);
     }
 
     private static Optional<PredictedEffort> of(Part part, Demand demand, Mass load, LiftNumbers numbers) {

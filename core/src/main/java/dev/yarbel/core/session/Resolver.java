@@ -138,7 +138,7 @@ public final class Resolver {
     private ResolvedLoad atRating(Prescription prescription, LoadBasis.AtRpe at) {
         LiftNumbers known = numbers(prescription.lift());
         Part part = prescription.part();
-        Demand demand = Demand.of(prescription);
+        Demand demand = Demand.of(prescription, known);
         Percent share = known.curve().share(demand.inAll(part, at.least()));
         Optional<Mass> best = known.ownBest(part);
         if (best.isPresent()) {
@@ -259,7 +259,7 @@ public final class Resolver {
             upTo = Optional.of(asked.asShareOf(keptOf(below)).times(Percent.HUNDRED.minus(below.most())));
         } else if (basis instanceof LoadBasis.AtRpe at && !at.least().equals(at.rpe())) {
             RepCurve curve = numbers(lift).curve();
-            Demand demand = Demand.of(prescription);
+            Demand demand = Demand.of(prescription, numbers(lift));
             upTo = Optional.of(asked.asShareOf(curve.share(demand.inAll(prescription.part(), at.least())))
                     .times(curve.share(demand.inAll(prescription.part(), at.rpe()))));
         }

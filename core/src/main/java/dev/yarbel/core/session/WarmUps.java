@@ -80,7 +80,7 @@ final class WarmUps {
         }
         LiftNumbers numbers = resolver.numbers(asked.lift());
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
-        Mass plain = Demand.of(asked).plain(top.get());
+        Mass plain = Demand.of(asked, numbers).plain(top.get());
         boolean counted = asked.part().work().countsReps() && !asked.part().is(Manner.PARTIAL);
         if (counted
                 && max.filter(plain::isGreaterThan).isPresent()

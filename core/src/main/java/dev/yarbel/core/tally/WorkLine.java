@@ -38,8 +38,8 @@ public record WorkLine(
     static WorkLine planned(int week, int day, Prescription prescription, ResolvedLoad resolved, LiftNumbers numbers) {
         Part part = prescription.part();
         Optional<Mass> load = resolved.load();
-        boolean hard = load.map(
-                        mass -> HardSets.isHard(part, Demand.of(prescription).plain(mass), numbers))
+        boolean hard = load.map(mass ->
+                        HardSets.isHard(part, Demand.of(prescription, numbers).plain(mass), numbers))
                 .orElseGet(() -> HardSets.isHard(part));
         // of sets that climb the last one counts
         int hardSets = !hard ? 0 : part.work() instanceof Work.Climb ? 1 : part.sets();
@@ -50,7 +50,9 @@ public record WorkLine(
                 part.sets(),
                 reps(part, load, numbers),
                 part.work().countsReps() ? load : Optional.empty(),
-                part.work().countsReps() ? share(load.map(Demand.of(prescription)::plain), numbers) : Optional.empty(),
+                part.work().countsReps()
+                        ? share(load.map(Demand.of(prescription, numbers)::plain), numbers)
+                        : Optional.empty(),
                 part.work() instanceof Work.Preparation ? 0 : hardSets,
                 false);
     }

@@ -86,7 +86,7 @@ class DemandTest {
     @Test
     void aReverseBandRaisesTheBarByItsHelpAtTheBottom() {
         Changing help = part("8 @8 reverse 23kg").changing().orElseThrow();
-        assertThat(Demand.of(part("1x8 100kg reverse 23kg")).bar(Mass.ofKg(143)))
+        assertThat(Demand.of(part("1x8 100kg reverse 23kg"), LiftNumbers.NONE).bar(Mass.ofKg(143)))
                 .isEqualTo(Mass.ofKg(166));
         assertThat(help.atBottom(Mass.ofKg(166))).isEqualTo(Mass.ofKg(143));
     }
@@ -190,7 +190,7 @@ class DemandTest {
         "6x2 @8,100,0"
     })
     void tempoRestsAndManySetsTakeMore(String dose, String share, int halves) {
-        Demand demand = Demand.of(part(dose));
+        Demand demand = Demand.of(part(dose), LiftNumbers.NONE);
         assertThat(demand.share()).isEqualTo(Percent.of(share));
         assertThat(demand.halves()).isEqualTo(halves);
     }
@@ -217,7 +217,7 @@ class DemandTest {
     void predictionAndLoadByRatingAgree(String dose) {
         Resolver resolver = lifter(Lift.SQUAT, 200);
         LiftNumbers numbers = resolver.numbers(Lift.SQUAT);
-        Demand demand = Demand.of(part(dose));
+        Demand demand = Demand.of(part(dose), LiftNumbers.NONE);
         Mass exact = demand.bar(
                 numbers.estimate().orElseThrow().times(numbers.curve().share(demand.inAll(part(dose), Rpe.of(8)))));
         assertThat(PredictedEffort.of(part(dose.replace("@8", "100kg")), exact.minus(Mass.ofKg(1)), numbers))
@@ -240,6 +240,34 @@ class DemandTest {
                 .isLessThan(resolver.resolve(alone).get(0).load().orElseThrow());
     }
 
+    /** Figures that a coach set for a lifter reach every load and prediction that hangs on them, and no other. */
+    @ParameterizedTest
+    @CsvSource({
+        "3x8 @8 tempo 5050,true",
+        "3x8 @8 rest 40,true",
+        "3x8 @8 rest 60,true",
+        "6x5 @8,true",
+        "1x5 @8,false",
+        "3x5 80%,false"
+    })
+    void aLiftersOwnFiguresReachTheBar(String dose, boolean lighter) {
+        Demand.Figures much = new Demand.Figures(Percent.of(2), Percent.of(18), Percent.of(8), Percent.of("0.4"));
+        Numbers plain = Numbers.of(Map.of(
+                Lift.SQUAT,
+                new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT)));
+        Mass usual = load(new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, plain), Lift.SQUAT, dose);
+        Mass own = load(new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, plain.with(much)), Lift.SQUAT, dose);
+        assertThat(own.isLessThan(usual)).isEqualTo(lighter);
+        assertThat(own.isGreaterThan(usual)).isFalse();
+    }
+
+    @Test
+    void whoseFiguresAreNoughtIsAskedForThePlainLoad() {
+        Demand.Figures none = new Demand.Figures(Percent.ZERO, Percent.ZERO, Percent.ZERO, Percent.ZERO);
+        Demand demand = Demand.of(part("6x5 @8 tempo 6262 rest 20"), LiftNumbers.NONE.with(none));
+        assertThat(demand).isEqualTo(Demand.of(part("1x5 @8"), LiftNumbers.NONE));
+    }
+
     /** The bar that comes of a plain load is as hard as that load, with anything on it. */
     @Property(tries = 500)
     void thereAndBackAgain(
@@ -250,7 +278,7 @@ class DemandTest {
         String changing = which < 2
                 ? " +bands " + bottom + "/" + (bottom + more) + "kg"
                 : which < 4 ? " +chains " + more + "kg" : " reverse " + (bottom + more) + "/" + bottom + "kg";
-        Demand demand = Demand.of(part("3x5 @8" + changing + (which % 2 == 0 ? " tempo 4020" : "")));
+        Demand demand = Demand.of(part("3x5 @8" + changing + (which % 2 == 0 ? " tempo 4020" : "")), LiftNumbers.NONE);
         Mass bar = demand.bar(Mass.ofKg(plain));
         if (bar.isPositive()) {
             assertThat(demand.plain(bar).distanceTo(Mass.ofKg(plain))).isLessThan(Mass.of("0.01", MassUnit.KG));

@@ -88,7 +88,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
     /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
     private boolean isModified(Part part) {
         return !task.key().warmUp()
-                && (Demand.of(part).isOfItsOwnKind() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
+                && (Demand.of(part, numbers).isOfItsOwnKind() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
     }
 
     private Mass load(String text) {
@@ -124,9 +124,10 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
             throw new UnreadableException("ask.set-reps", expected).in("reps");
         });
         if (plain && !mayBeUnrated(part.work())) {
-            FarOff.rating(effort, done, Demand.of(part).plain(load), numbers).ifPresent(likely -> {
-                throw new UnreadableException("ask.set-rating").in("effort");
-            });
+            FarOff.rating(effort, done, Demand.of(part, numbers).plain(load), numbers)
+                    .ifPresent(likely -> {
+                        throw new UnreadableException("ask.set-rating").in("effort");
+                    });
         }
     }
 

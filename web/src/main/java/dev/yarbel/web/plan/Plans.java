@@ -186,7 +186,7 @@ public class Plans implements StripSource, PlannedNeeds {
                 standing.catalogue(),
                 lift -> kit.loads(standing.catalogue().of(lift)),
                 lifter.rounding(),
-                standing.numbers().withBodyMass(lifter.bodyMass()));
+                standing.numbers().withBodyMass(lifter.bodyMass()).with(lifter.demand()));
     }
 
     /** The same plan with what the lifter has at hand in the gym they train in on a day. */

@@ -317,7 +317,7 @@ class Sheet {
                 fit.limit() == Fit.Limit.NONE ? null : fit.limit().name(),
                 words.about(fit.asked(), plan.lifter().unit()),
                 null,
-                tint(numbers, Demand.of(prescription).plain(fit.load())));
+                tint(numbers, Demand.of(prescription, numbers).plain(fit.load())));
     }
 
     /** What stands beside the load, with what its law did where that is more than a step. */

@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Demand;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -69,6 +70,11 @@ class Lifter {
 
     @Enumerated(EnumType.STRING)
     Breath breath;
+
+    BigDecimal beatPoints;
+    BigDecimal restPoints;
+    BigDecimal tiredPoints;
+    BigDecimal setDrift;
 
     String job;
 
@@ -183,6 +189,16 @@ class Lifter {
                 warmUps == WarmUpStyle.EVEN,
                 beforeSession == AskedBefore.YES,
                 breath == Breath.GASPS,
+                demand(),
                 archivedAt != null);
+    }
+
+    private Demand.Figures demand() {
+        Demand.Figures start = Demand.Figures.START;
+        return new Demand.Figures(
+                beatPoints == null ? start.aSecond() : Percent.of(beatPoints),
+                restPoints == null ? start.shortRest() : Percent.of(restPoints),
+                tiredPoints == null ? start.tired() : Percent.of(tiredPoints),
+                setDrift == null ? start.drift() : Percent.of(setDrift));
     }
 }

@@ -11,6 +11,7 @@ import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Demand;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +30,7 @@ import java.util.Optional;
  * @param daysAWeek they can train
  * @param evenWarmUps their warm-ups add the same plates each time
  * @param askedBefore they are asked how they are before a session
+ * @param demand what makes a load heavier than it is for them
  * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
  */
 public record LifterCard(
@@ -52,6 +54,7 @@ public record LifterCard(
         boolean evenWarmUps,
         boolean askedBefore,
         boolean soonOutOfBreath,
+        Demand.Figures demand,
         boolean archived) {
 
     public LifterCard {

@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -51,6 +52,10 @@ enum ProfileField {
     DIETING(false, Dieting.class, l -> l.dieting, (l, t) -> l.dieting = Reading.choice(Dieting.class, t)),
     STRESS(false, Stress.class, l -> l.stress, (l, t) -> l.stress = Reading.choice(Stress.class, t)),
     BREATH(false, Breath.class, l -> l.breath, (l, t) -> l.breath = Reading.choice(Breath.class, t)),
+    BEAT_POINTS(true, l -> plain(l.beatPoints), (l, t) -> l.beatPoints = Reading.decimal(t, 0, 3)),
+    REST_POINTS(true, l -> plain(l.restPoints), (l, t) -> l.restPoints = Reading.decimal(t, 0, 20)),
+    TIRED_POINTS(true, l -> plain(l.tiredPoints), (l, t) -> l.tiredPoints = Reading.decimal(t, 0, 10)),
+    SET_DRIFT(true, l -> plain(l.setDrift), (l, t) -> l.setDrift = Reading.decimal(t, 0, 1)),
     WARM_UPS(true, WarmUpStyle.class, l -> l.warmUps, (l, t) -> l.warmUps = Reading.choice(WarmUpStyle.class, t)),
     BEFORE_SESSION(
             true,
@@ -141,6 +146,10 @@ enum ProfileField {
         }
     }
 
+    private static String plain(BigDecimal figure) {
+        return figure == null ? null : figure.stripTrailingZeros().toPlainString();
+    }
+
     private void clear(Lifter lifter) {
         switch (this) {
             case SPORT -> lifter.sport = null;
@@ -157,6 +166,10 @@ enum ProfileField {
             case DIETING -> lifter.dieting = null;
             case STRESS -> lifter.stress = null;
             case BREATH -> lifter.breath = null;
+            case BEAT_POINTS -> lifter.beatPoints = null;
+            case REST_POINTS -> lifter.restPoints = null;
+            case TIRED_POINTS -> lifter.tiredPoints = null;
+            case SET_DRIFT -> lifter.setDrift = null;
             case WARM_UPS -> lifter.warmUps = null;
             case BEFORE_SESSION -> lifter.beforeSession = null;
             case NOVICE_SINCE -> lifter.noviceSince = null;

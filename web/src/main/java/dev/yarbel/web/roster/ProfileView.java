@@ -95,7 +95,8 @@ record ProfileView(
                 ProfileField.SPORT,
                 ProfileField.SEX,
                 ProfileField.BIRTH_YEAR,
-                ProfileField.HEIGHT));
+                ProfileField.HEIGHT,
+                ProfileField.BREATH));
         if (row.sport != null) {
             who.add(ProfileField.WEIGHT_CLASS);
         }
@@ -119,6 +120,13 @@ record ProfileView(
             slows.add(ProfileField.JOB_STRAINS);
         }
         groups.put("slows", slows);
+        groups.put(
+                "demand",
+                List.of(
+                        ProfileField.BEAT_POINTS,
+                        ProfileField.REST_POINTS,
+                        ProfileField.TIRED_POINTS,
+                        ProfileField.SET_DRIFT));
         return groups;
     }
 

@@ -12,6 +12,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
@@ -111,6 +113,10 @@ class ProfileTest {
         "minutes, 75, 75",
         "sleep, '6,5', 6.5",
         "share, 92.5, 92.5",
+        "beat-points, '1,5', 1.5",
+        "rest-points, 12, 12",
+        "tired-points, 0, 0",
+        "set-drift, 0.25, 0.25",
         "job, dock labourer, dock labourer",
         "novice-since, 2026-02-01, 2026-02-01"
     })
@@ -122,6 +128,29 @@ class ProfileTest {
         assertThat(latest().who()).isEqualTo(club.coach.personName());
     }
 
+    @Test
+    void whetherALifterIsSoonOutOfBreathIsAskedOnThePage() throws Exception {
+        assertThat(profile().select("#breath-value option").eachAttr("value")).contains("GASPS");
+        keep("breath", "GASPS").andExpect(status().isFound());
+        assertThat(profile().select("#breath-value option[selected]").val()).isEqualTo("GASPS");
+        assertThat(roster.lifter(club.coach, club.lifter.id()).soonOutOfBreath())
+                .isTrue();
+    }
+
+    /** Blank stands for the starting value, which may change under a lifter; what a coach set does not. */
+    @Test
+    void whatMakesALoadHeavierIsTheirsWhereTheCoachSaidSo() throws Exception {
+        assertThat(roster.lifter(club.coach, club.lifter.id()).demand()).isEqualTo(Demand.Figures.START);
+        keep("rest-points", "14");
+        keep("set-drift", "0.4");
+        Demand.Figures start = Demand.Figures.START;
+        assertThat(roster.lifter(club.coach, club.lifter.id()).demand())
+                .isEqualTo(new Demand.Figures(start.aSecond(), Percent.of(14), start.tired(), Percent.of("0.4")));
+        keep("rest-points", " ");
+        keep("set-drift", "");
+        assertThat(roster.lifter(club.coach, club.lifter.id()).demand()).isEqualTo(start);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "name, ' ', This is needed.",
@@ -131,6 +160,8 @@ class ProfileTest {
         "days, 8, A number from 1 to 7.",
         "sleep, 30, A number from 2 to 14.",
         "share, 80, A number from 90 to 100.",
+        "beat-points, 4, A number from 0 to 3.",
+        "set-drift, a bit, A number from 0 to 1.",
         "sport, CHESS, Choose one from the list.",
         "novice-since, 2026-03-11, This day has not come yet."
     })
