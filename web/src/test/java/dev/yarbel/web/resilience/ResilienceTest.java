@@ -157,7 +157,7 @@ class ResilienceTest {
                     + " where application_name = 'yarbel floor'");
             await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains("event:missed"));
             int before = heard.size();
-            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "150"));
+            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "182.5"));
             await().atMost(Duration.ofSeconds(20))
                     .until(() -> heard.subList(before, heard.size()).contains("event:moved"));
         }
