@@ -164,8 +164,10 @@ class JourneyTest {
         browser.open("/lifters/1/floor?day=1&week=3");
         assertThat(browser.text(".slots article:nth-child(3) .figure")).isEqualTo(after);
         browser.open("/lifters/1/book");
+        // the ledger keeps a figure more than a slip shows
+        String figure = workingMax.replace(" kg", "");
         assertThat(browser.text(".ledger"))
-                .contains("Bryn Castellan", "Call taken", workingMax, "moved well all week", "5x5 -12.5%");
+                .contains("Bryn Castellan", "Call taken", figure, "moved well all week", "5x5 -12.5%");
         browser.assertSound();
     }
 }
