@@ -93,6 +93,24 @@ test("finishing with sets missing asks once, then waits for the line behind what
   assert.equal(sent().find((request) => request.address === "/finish").body.pain, "left knee");
 });
 
+test("whoever was asked about missing sets still is when the page of a set logged before comes in", async () => {
+  server.cut = false;
+  server.gate = new Promise((open) => { server.open = open; });
+  server.answers = (address) => ({ status: 200, text: address === "/sets" ? floor(card("A.2", "80 kg")) : "" });
+  submit(now().querySelector("form.log"), "[value='8']");
+  await settled();
+  submit(find("form.ending"), "button");
+  assert.equal(find("form.ending p.bad").textContent, "1 left");
+  const before = find("#floor");
+  server.open();
+  await settled();
+  assert.notEqual(find("#floor"), before, "the page of the set came in");
+  assert.equal(find("form.ending p.bad").textContent, "1 left");
+  submit(find("form.ending"), "button");
+  await settled();
+  assert.equal(sent().some((request) => request.address === "/finish"), true, "the second tap ends it");
+});
+
 test("a double tap is one", async () => {
   const form = find("form.ending");
   submit(form, "button");

@@ -200,6 +200,7 @@ function swap(html) {
   const active = same && was.contains(document.activeElement) ? document.activeElement : null;
   const opened = Array.from(floor().querySelectorAll("details[open] > summary")).map((summary) => summary.textContent);
   const typed = keep();
+  const asking = floor().querySelector("form[data-ends] [name=left]") !== null;
   const focused = focusNext || floor().contains(document.activeElement);
   focusNext = false;
   floor().replaceWith(document.importNode(next, true));
@@ -211,6 +212,10 @@ function swap(html) {
     summary.parentElement.open = summary.parentElement.open || opened.indexOf(summary.textContent) >= 0;
   });
   putBack(typed);
+  const ending = floor().querySelector("form[data-ends]");
+  if (asking && ending) {
+    asksForMore(ending);
+  }
   const again = active && active.name && Array.from(current().querySelectorAll("[name=" + active.name + "]"))
     .find((field) => field.tagName === active.tagName && (active.tagName !== "BUTTON" || field.value === active.value));
   arrived(focused && !again);

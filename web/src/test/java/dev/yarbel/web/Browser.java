@@ -151,15 +151,6 @@ public final class Browser implements AutoCloseable {
         });
     }
 
-    /** Waits until a part of the page has stood for a second: a press on what is being replaced goes nowhere. */
-    public Browser settled(String css) {
-        waitFor(d -> Boolean.TRUE.equals(d.executeScript(
-                "const part = document.querySelector(arguments[0]), now = Date.now();"
-                        + "part.dataset.stands ??= now; return now - part.dataset.stands > 1000;",
-                css)));
-        return this;
-    }
-
     public void click(String css) {
         waitFor(d -> {
             WebElement element = find(css);
