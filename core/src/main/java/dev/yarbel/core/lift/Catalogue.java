@@ -3,7 +3,6 @@ package dev.yarbel.core.lift;
 import dev.yarbel.core.equipment.Implement;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -81,13 +80,6 @@ public final class Catalogue {
     /** Whether a lift loads a place of the body. */
     public boolean loads(Lift lift, Tissue place) {
         return of(lift).loads().contains(place);
-    }
-
-    /** The places of the body that any of these lifts load. */
-    public Set<Tissue> loadedBy(Collection<Lift> lifts) {
-        Set<Tissue> places = EnumSet.noneOf(Tissue.class);
-        lifts.forEach(lift -> places.addAll(of(lift).loads()));
-        return places;
     }
 
     /** Whether a lift uses half of another one's muscles or more (a starting value of ours). */

@@ -89,9 +89,7 @@ final class WarmUps {
         }
         boolean light =
                 max.filter(m -> !plain.isGreaterThan(m.times(LIGHT_UNDER))).isPresent();
-        RampKind kind = kind(asked, light, before);
-        Ramp ramp = RampPlanner.plan(kit, top.get(), kind, start);
-        return Optional.of(ramp);
+        return Optional.of(RampPlanner.plan(kit, top.get(), kind(asked, light, before), start));
     }
 
     private boolean needsAny(Prescription asked) {
@@ -167,14 +165,17 @@ final class WarmUps {
             Prescription other = day.get(i);
             boolean own = other.letter().equals(asked.letter());
             if (other.sets() > 0 && (own || !early)) {
-                top(i).ifPresent(load -> before.add(new Before(other.lift(), heaviest(other, load))));
+                heaviest(i).ifPresent(load -> before.add(new Before(other.lift(), load)));
             }
         }
         return before;
     }
 
-    private static Mass heaviest(Prescription other, Mass first) {
-        return other.part().work() instanceof Work.Preparation ? Mass.ZERO : first;
+    /** The heaviest load of a part; of climbing sets where the climb is expected to end. */
+    private Optional<Mass> heaviest(int index) {
+        return day.get(index).part().work() instanceof Work.Preparation
+                ? Optional.of(Mass.ZERO)
+                : loads.get(index).load();
     }
 
     /** Where in the sets lifted the first one of a slot stands; behind the last where there is none. */

@@ -27,6 +27,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A day as it is lifted: the order of the sets, and what each one changes in those that follow. */
 class OnTheFloorTest {
@@ -264,6 +265,16 @@ class OnTheFloorTest {
     void lightWorkGetsOneOrTwoWarmUps() {
         slot("A", Lift.SQUAT, "3x10 40%");
         assertThat(warmUpsOf("A")).hasSizeBetween(1, 2);
+    }
+
+    /** A climb leaves the lifter warm to where it ends, not to where it begins. */
+    @ParameterizedTest
+    @ValueSource(strings = {"1 @9", "1 @8", "2x3 80%"})
+    void whatFollowsAClimbIsWarmedUpFromItsEnd(String heavy) {
+        slot("A", Lift.SQUAT, "climb 3 to @8").slot("B", Lift.SQUAT, heavy);
+        Mass end = plan().slots().get(0).now().load().orElseThrow();
+        assertThat(task("A.1").loading().orElseThrow().total()).isLessThan(end);
+        assertThat(warmUpsOf("B")).allMatch(kg -> Mass.of(kg, KG).isGreaterThan(end));
     }
 
     @Test
