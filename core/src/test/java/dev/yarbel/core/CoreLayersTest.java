@@ -33,6 +33,7 @@ class CoreLayersTest {
             "progress",
             "session",
             "tally",
+            "shape",
             "school",
             "review",
             "adjust");

@@ -24,7 +24,6 @@ import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.Reference;
-import dev.yarbel.core.progress.Deload;
 import dev.yarbel.core.progress.Step;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.Worn;
@@ -33,6 +32,9 @@ import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.school.Purpose;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.shape.Deload;
+import dev.yarbel.core.shape.Fill;
+import dev.yarbel.core.shape.FillRefused;
 import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.core.tally.Prilepin;
 import dev.yarbel.web.page.ChangeKind;
@@ -117,6 +119,8 @@ class WordsTest {
                                         Stream.of(key, key + ".is", key + ".suits", key + ".not", key + ".source")),
                         of("purpose.", Purpose.values()),
                         of("deload.", Deload.values()),
+                        of("fill.note.", Fill.Note.values()),
+                        of("plan.refused.fill.", FillRefused.Why.values()),
                         Arrays.stream(Phase.values())
                                 .map(phase -> "phase." + phase.name().toLowerCase(Locale.ROOT)),
                         of("reckoning.zone.name.", Prilepin.Zone.values()),
@@ -166,7 +170,6 @@ class WordsTest {
                                         "slot-lifted",
                                         "gone",
                                         "too-many-slots",
-                                        "does-not-go",
                                         "nothing-to-fill")
                                 .map(code -> "plan.refused." + code),
                         Arrays.stream(Theme.values()).map(theme -> "theme." + theme.code()),

@@ -17,4 +17,9 @@ public record BlockWeek(Phase phase, boolean deload) {
     public BlockWeek asDeload() {
         return new BlockWeek(phase, true);
     }
+
+    /** The same week as one that is trained. */
+    public BlockWeek asTraining() {
+        return new BlockWeek(phase, false);
+    }
 }

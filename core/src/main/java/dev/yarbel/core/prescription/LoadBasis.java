@@ -103,6 +103,11 @@ public sealed interface LoadBasis {
         return this instanceof BelowTop || this instanceof Share share && share.of() == Reference.Named.TOP;
     }
 
+    /** Whether it is a share of what was lifted the last time: lighter work beside a run, and no session of it. */
+    default boolean isShareOfLast() {
+        return this instanceof Share share && share.of() == Reference.Named.LAST;
+    }
+
     /** Whether it is a percentage above the lifter's own max. */
     default boolean isAboveMax() {
         return this instanceof Share share && share.of().isMax() && share.most().isGreaterThan(Percent.HUNDRED);

@@ -16,7 +16,9 @@ public sealed interface Reference {
         TOP("top", 120),
         BODY_MASS("bw", 400),
         /** The load announced for the contest's event. */
-        EVENT("event", 200);
+        EVENT("event", 200),
+        /** What was lifted the last time in the slot. */
+        LAST("last", 120);
 
         private final String word;
         private final Percent most;

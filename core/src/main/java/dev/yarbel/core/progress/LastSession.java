@@ -13,6 +13,11 @@ import dev.yarbel.core.prescription.Part;
  */
 public record LastSession(KindOfWork kind, Run run, Result result, boolean ahead) {
 
+    /** What was lifted for all its sets, or will have been. */
+    public Mass load() {
+        return result.loadOf(run.work().sets());
+    }
+
     /** What a part of a dose asks for after it, by the part's own law. */
     public Step next(Part part) {
         return Law.of(part)

@@ -7,7 +7,7 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.progress.Deload;
+import dev.yarbel.core.session.LiftNumbers;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -209,7 +209,8 @@ public final class BlockWriter {
         for (int week = 0; week < request.weeks(); week++) {
             Optional<Dose> dose = strand.doses().get(Math.max(0, trainingWeek.get(week)));
             if (shape.get(week).deload()) {
-                dose = dose.flatMap(deload(strand)::of);
+                LiftNumbers numbers = request.numbers().apply(strand.lift());
+                dose = dose.flatMap(d -> request.deload().of(d, numbers));
             } else if (!request.milestones()) {
                 dose = dose.map(d ->
                         Milestones.skip(d, request.numbers().apply(strand.lift()), request.unit(), request.rounding()));
@@ -217,13 +218,6 @@ public final class BlockWriter {
             doses.add(dose);
         }
         return doses;
-    }
-
-    /** Assistance is led by rating and often has no max to halve a load of: it gets fewer sets instead. */
-    private Deload deload(Strand strand) {
-        return strand.rank() == Strand.ASSISTANCE && request.deload() == Deload.HALF_LOAD
-                ? Deload.HALF_SETS
-                : request.deload();
     }
 
     private Block block(IntFunction<String> dayName, Function<Purpose, String> reason) {

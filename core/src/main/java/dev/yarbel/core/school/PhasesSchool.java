@@ -52,10 +52,10 @@ final class PhasesSchool implements School.Generator {
         List<Percent> shares = new ArrayList<>();
         if (muscle > 0) {
             Percent to = request.start().isGreaterThan(MUSCLE_TO) ? request.start() : MUSCLE_TO;
-            shares.addAll(ShrinkingSteps.between(request.start(), to, muscle));
+            shares.addAll(ShrinkingSteps.reaching(request.start(), to, muscle));
         }
         if (muscle < request.weeks()) {
-            shares.addAll(ShrinkingSteps.between(STRENGTH_FROM, PEAK_TO, request.weeks() - muscle));
+            shares.addAll(ShrinkingSteps.reaching(STRENGTH_FROM, PEAK_TO, request.weeks() - muscle));
         }
         return shares;
     }

@@ -53,7 +53,7 @@ record StrandRequest(
     /** Shares from the start to a share in steps that shrink. */
     List<Percent> upTo(long percent) {
         Percent goal = Percent.of(percent);
-        return ShrinkingSteps.between(start, goal.isLessThan(start) ? start : goal, weeks);
+        return ShrinkingSteps.reaching(start, goal.isLessThan(start) ? start : goal, weeks);
     }
 
     /** Whether a pull from the floor, which takes longest to recover from. */

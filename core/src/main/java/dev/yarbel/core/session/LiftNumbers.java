@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
 import java.util.Optional;
 
@@ -73,6 +74,24 @@ public record LiftNumbers(
                 references,
                 gain,
                 figures);
+    }
+
+    /** What a share is of, where that is a number of this lift; empty where it is not known, or another's. */
+    public Optional<Mass> of(Reference reference) {
+        if (reference instanceof Reference.RepMax repMax) {
+            return repMax(repMax.reps());
+        }
+        if (!(reference instanceof Reference.Named named)) {
+            return Optional.empty();
+        }
+        return switch (named) {
+            case WORKING -> workingMax;
+            case ESTIMATE -> estimate;
+            case CONTEST -> references.contest();
+            case GOAL -> references.goal();
+            case EVENT -> references.event();
+            case TOP, BODY_MASS, LAST -> Optional.empty();
+        };
     }
 
     /** The load that can be lifted so many times: as it was lifted, else by the estimate and the curve. */

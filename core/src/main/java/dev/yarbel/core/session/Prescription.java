@@ -75,14 +75,26 @@ public record Prescription(
         for (int i = 0; i < dose.parts().size(); i++) {
             Part part = dose.parts().get(i);
             Optional<LastSession> session = before.apply(i);
-            if (part.is(Manner.STAGES) && hangsOnLast(part) && session.isPresent()) {
-                part = part.with(session.get().next(part).run().work());
+            if (part.is(Manner.STAGES) && session.isPresent()) {
+                part = inStage(part, session.get());
             }
             boolean last = i == dose.parts().size() - 1;
             parts.add(new Prescription(letter, lift, part, part.sets(), first, last, session, false, Optional.empty()));
             first += part.sets();
         }
         return parts;
+    }
+
+    /** The sets and repetitions of the stage that was reached; lighter work beside it has no more of either. */
+    private static Part inStage(Part part, LastSession session) {
+        if (hangsOnLast(part)) {
+            return part.with(session.next(part).run().work());
+        }
+        Work stage = session.run().work();
+        return part.basis().isShareOfLast()
+                ? part.with(Work.Straight.of(
+                        Math.min(part.sets(), (stage.sets() + 1) / 2), Math.min(part.reps(), stage.reps())))
+                : part;
     }
 
     private static boolean hangsOnLast(Part part) {

@@ -75,8 +75,11 @@ public final class Projection {
         private final Place start;
         private final Set<Place> members = new HashSet<>();
         private boolean atTheWall;
+        /** When it was kept last, counted through the block. */
+        private int kept;
 
-        OpenRun(LastSession last, Place start) {
+        OpenRun(LastSession last, Place start, int kept) {
+            this.kept = kept;
             this.last = last;
             this.start = start;
             members.add(start);
@@ -90,6 +93,7 @@ public final class Projection {
     private final List<List<List<ResolvedLoad>>> loads = new ArrayList<>();
     private final List<Wall> walls = new ArrayList<>();
     private final Map<Key, List<OpenRun>> openRuns = new HashMap<>();
+    private int sessions;
 
     private Projection(Block block, Resolver resolver, Log log) {
         this.block = block;
@@ -170,7 +174,9 @@ public final class Projection {
     }
 
     private static boolean mayGoOn(Part part) {
-        return part.basis() instanceof LoadBasis.LastTime || part.work() instanceof Work.Climb;
+        return part.basis() instanceof LoadBasis.LastTime
+                || part.basis().isShareOfLast()
+                || part.work() instanceof Work.Climb;
     }
 
     /** The last week of which a day was lifted, from 0. */
@@ -232,10 +238,22 @@ public final class Projection {
             return Optional.empty();
         }
         Key key = new Key(lift, KindOfWork.of(part));
-        return openRun(key, place)
+        return runBefore(key, part, place)
                 .map(open -> open.last)
-                .or(() -> Optional.ofNullable(
-                        resolver.numbers(lift).references().lastTimes().get(key.kind)));
+                .or(() -> resolver.numbers(lift).references().lastTime(part));
+    }
+
+    /** A share of the last time is one of what the slot did last, of whatever kind: a deload may ask for fewer repetitions. */
+    private Optional<OpenRun> runBefore(Key key, Part part, Place place) {
+        if (!part.basis().isShareOfLast()) {
+            return openRun(key, place);
+        }
+        return openRuns.entrySet().stream()
+                .filter(entry -> entry.getKey().lift.equals(key.lift))
+                .flatMap(entry -> entry.getValue().stream())
+                .filter(open -> open.members.contains(place))
+                .max(Comparator.comparingInt(open -> open.kept))
+                .or(() -> openRun(key, place));
     }
 
     /** The run a place goes on with: its own, else the heaviest of its kind. */
@@ -292,7 +310,7 @@ public final class Projection {
 
     /** Keeps a session as the last of its run: one that goes on, or one that begins a run in its slot. */
     private Optional<OpenRun> keep(Session session, Run run, Result result, boolean ahead) {
-        if (session.part().basis().hangsOnTop()) {
+        if (session.part().basis().hangsOnTop() || session.part().basis().isShareOfLast()) {
             return Optional.empty();
         }
         Key key = session.key();
@@ -304,10 +322,11 @@ public final class Projection {
                         .findFirst();
         if (going.isPresent()) {
             going.get().last = last;
+            going.get().kept = ++sessions;
             going.get().members.add(session.place);
             return going;
         }
-        OpenRun begun = new OpenRun(last, session.place);
+        OpenRun begun = new OpenRun(last, session.place, ++sessions);
         List<OpenRun> alike = openRuns.computeIfAbsent(key, k -> new ArrayList<>());
         alike.forEach(open -> open.members.remove(session.place));
         alike.add(begun);

@@ -3,7 +3,9 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.KindOfWork;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.progress.LastSession;
+import java.util.Comparator;
 import java.util.Map;
 import java.util.Optional;
 
@@ -37,6 +39,14 @@ public record References(
             Map<Integer, Mass> repMaxes,
             Map<KindOfWork, LastSession> lastTimes) {
         this(contest, goal, event, repMaxes, lastTimes, Map.of());
+    }
+
+    /** The last session that a part of a dose goes on from, or is a share of. */
+    public Optional<LastSession> lastTime(Part part) {
+        KindOfWork kind = KindOfWork.of(part);
+        return Optional.ofNullable(lastTimes.get(kind)).or(() -> lastTimes.values().stream()
+                .filter(last -> part.basis().isShareOfLast() && last.kind().isLike(kind))
+                .max(Comparator.comparing(LastSession::load)));
     }
 
     public References {

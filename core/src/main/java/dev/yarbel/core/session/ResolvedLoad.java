@@ -89,6 +89,13 @@ public sealed interface ResolvedLoad {
          */
         record AfterLastTime(Step step, boolean about) implements Origin {}
 
+        /**
+         * A share of what was lifted the last time.
+         *
+         * @param about nobody has lifted that session yet
+         */
+        record ShareOfLast(Mass last, Percent share, boolean about) implements Origin {}
+
         /** So much below a top that is still to be lifted. */
         record BelowPlannedTop(String letter, Mass top, Percent drop, boolean about) implements Origin {}
 
@@ -121,6 +128,7 @@ public sealed interface ResolvedLoad {
                 && (known.origin instanceof Origin.FromEstimate
                         || known.origin instanceof Origin.BelowPlannedTop planned && planned.about()
                         || known.origin instanceof Origin.AfterLastTime after && after.about()
+                        || known.origin instanceof Origin.ShareOfLast last && last.about()
                         || known.origin instanceof Origin.FromOwnBest best && best.about()
                         || known.origin instanceof Origin.AsItStood then && then.guess()
                         || known.origin instanceof Origin.FromReference from && from.of() == Reference.Named.ESTIMATE);

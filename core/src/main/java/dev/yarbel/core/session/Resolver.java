@@ -9,7 +9,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Changing;
-import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
@@ -174,6 +173,14 @@ public final class Resolver {
                     best.get().times(share.percent()),
                     new ResolvedLoad.Origin.FromOwnBest(best.get(), share.percent(), false));
         }
+        if (of == Reference.Named.LAST) {
+            return lastSession(prescription)
+                    .map(last -> fit(
+                            lift,
+                            last.load().times(share.percent()),
+                            new ResolvedLoad.Origin.ShareOfLast(last.load(), share.percent(), last.ahead())))
+                    .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
+        }
         if (of == Reference.Named.WORKING) {
             return known.workingMax()
                     .map(max -> fit(
@@ -194,7 +201,7 @@ public final class Resolver {
             case GOAL -> part(prescription, share, of, others.goal(), ResolvedLoad.Why.NO_GOAL);
             case BODY_MASS -> part(prescription, share, of, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
             case EVENT -> part(prescription, share, of, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
-            case WORKING, TOP -> throw new IllegalStateException("looked up elsewhere");
+            case WORKING, TOP, LAST -> throw new IllegalStateException("looked up elsewhere");
         };
     }
 
@@ -218,13 +225,15 @@ public final class Resolver {
     }
 
     private ResolvedLoad lastTime(Prescription prescription) {
-        KindOfWork kind = KindOfWork.of(prescription.part());
-        Optional<LastSession> before = prescription
-                .before()
-                .or(() -> Optional.ofNullable(
-                        numbers(prescription.lift()).references().lastTimes().get(kind)));
-        return before.map(session -> afterLast(prescription, session.next(prescription.part()), session.ahead()))
+        return lastSession(prescription)
+                .map(session -> afterLast(prescription, session.next(prescription.part()), session.ahead()))
                 .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
+    }
+
+    private Optional<LastSession> lastSession(Prescription prescription) {
+        return prescription
+                .before()
+                .or(() -> numbers(prescription.lift()).references().lastTime(prescription.part()));
     }
 
     /** A step that was earned goes up by one step of the gym at least, else a step smaller than that would never come. */

@@ -19,13 +19,13 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
-import dev.yarbel.core.progress.Deload;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.Deload;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -162,10 +162,10 @@ class BlockWriterTest {
             if (due) {
                 for (Slot slot : slots(block)) {
                     slot.doses().get(week).ifPresent(dose -> assertThat(dose.parts())
-                            .noneMatch(part -> part.work() instanceof Work.ToLimit
-                                    || part.work() instanceof Work.Straight straight
-                                            && straight.plus().isPresent()
-                                    || part.is(Manner.STAGES)));
+                            .noneMatch(part ->
+                                    part.work() instanceof Work.ToLimit limit && limit.stop() instanceof Work.Stop.Form
+                                            || part.work() instanceof Work.Straight straight
+                                                    && straight.plus().isPresent()));
                 }
             }
         }

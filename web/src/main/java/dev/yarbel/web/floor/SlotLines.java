@@ -160,6 +160,9 @@ class SlotLines {
                             .map(reason -> words.say("law.reason." + reason.kind(), reason.done(), reason.of()))
                             .collect(Collectors.joining(", ")));
         }
+        if (origin instanceof ResolvedLoad.Origin.ShareOfLast last) {
+            return new Why("ShareOfLast", words.load(last.last(), unit), words.percent(last.share()));
+        }
         if (origin instanceof ResolvedLoad.Origin.FromOwnBest best) {
             return new Why("FromOwnBest", words.about(best.best(), unit), words.percent(best.share()));
         }

@@ -2,6 +2,8 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.shape.Deload;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,6 +16,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * A block as it is being changed, its days and slots known by their numbers, those taken away among them.
@@ -131,6 +134,34 @@ final class BlockDraft {
         start = block.startOn();
         contest = block.contestOn();
         weeks = new ArrayList<>(block.shape());
+    }
+
+    // ---- deloads
+
+    /** A deload that was written over ends once none of its doses is lighter than those of the week trained before. */
+    void endDeloads(Collection<CellKey> rewritten) {
+        rewritten.stream()
+                .map(CellKey::week)
+                .distinct()
+                .filter(week -> weeks.get(week).deload())
+                .filter(week -> slots.values().stream().noneMatch(slot -> isLight(slot, week)))
+                .forEach(week -> weeks.set(week, weeks.get(week).asTraining()));
+    }
+
+    private boolean isLight(Slot slot, int week) {
+        String text = cell(new CellKey(slot.id(), week));
+        Optional<String> before = before(slot, week);
+        return !slot.removed()
+                && before.isPresent()
+                && (text.isEmpty() || Deload.isLighter(Dose.parse(text), Dose.parse(before.get())));
+    }
+
+    private Optional<String> before(Slot slot, int week) {
+        return IntStream.iterate(week - 1, w -> w >= 0, w -> w - 1)
+                .filter(w -> !weeks.get(w).deload())
+                .mapToObj(w -> cell(new CellKey(slot.id(), w)))
+                .filter(text -> !text.isEmpty())
+                .findFirst();
     }
 
     // ---- what is there

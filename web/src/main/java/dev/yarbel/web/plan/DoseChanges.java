@@ -1,12 +1,19 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.progress.FillRule;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.shape.Fill;
+import dev.yarbel.core.shape.FillRefused;
+import dev.yarbel.core.shape.FillRule;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,6 +94,7 @@ class DoseChanges {
         CellKey first = wanted.keySet().iterator().next();
         String before = open.draft.cell(first);
         wanted.forEach(open.draft::cell);
+        open.draft.endDeloads(wanted.keySet());
         BlockDesk.Told told = wanted.size() == 1
                 ? new BlockDesk.Told(
                         ChangeKind.DOSE, subject(open, day, first), before, wanted.get(first), Optional.empty())
@@ -108,34 +116,36 @@ class DoseChanges {
     }
 
     /**
+     * What was filled.
+     *
+     * @param notes what was done otherwise than the rule alone says, in words
+     */
+    record Filled(Set<CellKey> cells, List<String> notes) {}
+
+    /**
      * Fills the weeks to the right of a week, in some slots, from the dose each has there. Weeks that were lifted are left.
      *
      * @param from the week to fill from, from 0
      * @param to the last week to be filled
-     * @return the cells that were filled
      * @throws BlockDesk.Refused when a dose does not go with the rule
      */
     @Transactional
-    public Set<CellKey> fill(
-            Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
+    public Filled fill(Person coach, LifterPlan plan, int day, List<Long> slots, int from, int to, FillRule rule) {
         BlockDesk.Open open = desk.open(plan);
         Map<CellKey, String> wanted = new HashMap<>();
+        Set<String> notes = new LinkedHashSet<>();
         for (long slot : slots) {
             CellKey start = new CellKey(slot, from);
             if (!plan.slotIds().get(day).contains(slot)
                     || open.draft.cell(start).isEmpty()) {
                 continue;
             }
-            List<Optional<Dose>> filled;
-            try {
-                filled = FillRule.fill(rule, Dose.parse(open.draft.cell(start)), to - from);
-            } catch (IllegalArgumentException doesNotGo) {
-                throw new BlockDesk.Refused("does-not-go", open.draft.cell(start));
-            }
-            for (int i = 0; i < filled.size(); i++) {
+            Fill filled = filled(open, rule, start, to);
+            filled.notes().forEach(note -> notes.add(words.say("fill.note." + note, words.lift(lift(open, slot)))));
+            for (int i = 0; i < filled.doses().size(); i++) {
                 CellKey key = new CellKey(slot, from + 1 + i);
                 if (!open.isHistory(key)) {
-                    wanted.put(key, filled.get(i).map(Dose::shorthand).orElse(""));
+                    wanted.put(key, filled.doses().get(i).map(Dose::shorthand).orElse(""));
                 }
             }
         }
@@ -151,7 +161,35 @@ class DoseChanges {
                 open,
                 BlockDesk.Told.of(
                         "fill", wanted.size(), plan.block().days().get(day).name()));
-        return wanted.keySet();
+        return new Filled(wanted.keySet(), List.copyOf(notes));
+    }
+
+    private Fill filled(BlockDesk.Open open, FillRule rule, CellKey start, int to) {
+        List<Optional<Dose>> held = new ArrayList<>();
+        List<Boolean> deloads = new ArrayList<>();
+        for (int week = start.week() + 1; week <= to; week++) {
+            String text = open.draft.cell(new CellKey(start.slotId(), week));
+            held.add(text.isEmpty() ? Optional.empty() : Optional.of(Dose.parse(text)));
+            deloads.add(open.draft.weeks.get(week).deload());
+        }
+        Fill.Row row = new Fill.Row(held, deloads, open.draft.weeks.size() - 1 - to);
+        try {
+            return Fill.of(
+                    rule,
+                    Dose.parse(open.draft.cell(start)),
+                    row,
+                    open.plan().resolver().numbers(lift(open, start.slotId())));
+        } catch (FillRefused refused) {
+            List<Object> facts = new ArrayList<>(List.of(open.draft.cell(start)));
+            for (Object fact : refused.facts()) {
+                facts.add(fact instanceof Percent percent ? words.percent(percent) : ((Reference) fact).word());
+            }
+            throw new BlockDesk.Refused("fill." + refused.why(), facts.toArray());
+        }
+    }
+
+    private static Lift lift(BlockDesk.Open open, long slot) {
+        return open.draft.slots.get(slot).lift();
     }
 
     /** Takes back or brings back one's own latest change; what it was in words, or empty when there is none. */

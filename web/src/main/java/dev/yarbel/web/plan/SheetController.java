@@ -184,7 +184,7 @@ class SheetController {
             int weeks = plan.block().weeks();
             int from = typed.read("from", text -> Reading.number(text, 1, weeks));
             int to = typed.read("to", text -> Reading.number(text, from + 1, Math.max(from + 1, weeks)));
-            Set<CellKey> filled = doses.fill(
+            DoseChanges.Filled filled = doses.fill(
                     person,
                     plan,
                     day,
@@ -192,10 +192,12 @@ class SheetController {
                     from - 1,
                     Math.min(to, weeks) - 1,
                     PlanForms.fillRule(typed, plan.lifter().unit()));
+            List<String> told = new ArrayList<>(filled.notes());
             if (follows(parameters)) {
-                followers
-                        .cells(person, plan, fresh(plan), day, filled)
-                        .ifPresent(told -> flash.addFlashAttribute("done", told));
+                followers.cells(person, plan, fresh(plan), day, filled.cells()).ifPresent(told::add);
+            }
+            if (!told.isEmpty()) {
+                flash.addFlashAttribute("done", String.join(" ", told));
             }
             return redirect(id, block, plan, day) + "#week-" + from;
         });

@@ -34,10 +34,10 @@ class PlanDeskTest extends DeskTesting {
         send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5")
                 .andExpect(status().is3xxRedirection());
         assertThat(row(2)).containsExactly("3x5 75%", "3x5 80%", "3x5 85%");
-        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "90");
-        assertThat(row(2)).containsExactly("3x5 75%", "3x5 87.5%", "3x5 90%");
-        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "backwards", "last", "1x1 95%");
-        assertThat(row(2).get(2)).isEqualTo("1x1 95%");
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "79");
+        assertThat(row(2)).containsExactly("3x5 75%", "3x5 77.5%", "3x5 79%");
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "backwards", "last", "1x3 80%");
+        assertThat(row(2)).containsExactly("3x5 75%", "2x4 77.5%", "1x3 80%");
     }
 
     @Test
@@ -51,7 +51,7 @@ class PlanDeskTest extends DeskTesting {
     void aRuleThatDoesNotGoWithTheDoseSaysSoAndChangesNothing() throws Exception {
         send("/days/0/fill", "slot", slotId(0), "from", "1", "to", "3", "rule", "shrinking", "goal", "90")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("That rule does not go with 1 @8")));
+                .andExpect(content().string(containsString("That rule leads to a percentage, and 1 @8 asks for none")));
         assertThat(row(0)).containsExactly("1 @8", "1 @8", "1 @8");
     }
 
@@ -68,6 +68,31 @@ class PlanDeskTest extends DeskTesting {
         lifted(1);
         send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5");
         assertThat(row(2)).containsExactly("3x5 75%", "3x5 75%", "3x5 85%");
+    }
+
+    @Test
+    void stepsThatAreTooLargeAreRefusedWithHowFarTheyLead() throws Exception {
+        List<String> before = row(2);
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "98")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("From 75\u00a0% to 98\u00a0% the steps would be too large")))
+                .andExpect(content().string(containsString("so many weeks lead to 80\u00a0%")));
+        assertThat(row(2)).isEqualTo(before);
+    }
+
+    @Test
+    void aDeloadStaysWhenTheRowIsFilledAndEndsWhenItIsTypedOver() throws Exception {
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "2", "rule", "deload", "style", "HALF_SETS");
+        assertThat(club.plan().block().shape().get(1).deload()).isTrue();
+        send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5")
+                .andExpect(flash().attribute("done", "Deload weeks stay as they are."));
+        assertThat(row(2)).containsExactly("3x5 75%", "2x5 65%", "3x5 80%");
+        type(2, 1, "2x5 65%", "2x5 60%");
+        assertThat(club.plan().block().shape().get(1).deload()).isTrue();
+        type(2, 1, "2x5 60%", "3x5 77.5%");
+        assertThat(club.plan().block().shape().get(1).deload()).isFalse();
+        send("/undo");
+        assertThat(club.plan().block().shape().get(1).deload()).isTrue();
     }
 
     // ---- undo and redo
