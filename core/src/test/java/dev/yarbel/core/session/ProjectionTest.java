@@ -247,6 +247,35 @@ class ProjectionTest {
         assertThat(at(projection, 2)).isEqualTo(Mass.of("102.5", MassUnit.KG));
     }
 
+    /** A deload of a run hung on the working max, and could be heavier than the run itself. */
+    @Test
+    void aShareOfTheLastTimeHangsOnTheSlotsRunAndIsNoSessionOfIt() {
+        List<BlockWeek> shape = List.of(BlockWeek.PLAIN, BlockWeek.PLAIN, BlockWeek.PLAIN.asDeload(), BlockWeek.PLAIN);
+        Block block = block(shape, "3x8 100kg", "3x8 last +2.5kg", "3x6 50% last", "3x8 last +2.5kg");
+        Projection projection = Projection.of(block, RESOLVER, Projection.Log.NONE);
+        assertThat(at(projection, 2)).isEqualTo(Mass.ofKg(50));
+        assertThat(((ResolvedLoad.Known) projection.loads(0, 2).get(0)).origin())
+                .isEqualTo(new ResolvedLoad.Origin.ShareOfLast(Mass.of("102.5", MassUnit.KG), Percent.of(50), true));
+        assertThat(at(projection, 3)).isEqualTo(Mass.ofKg(105));
+        Block plain = block(plain(3), "3x8 100kg", "3x6 90% last", "3x8 last +2.5kg");
+        assertThat(at(Projection.of(plain, RESOLVER, Projection.Log.NONE), 2)).isEqualTo(Mass.of("102.5", MassUnit.KG));
+    }
+
+    /** From before the block the log's last session of the kind stands, with fewer repetitions too. */
+    @Test
+    void aShareOfTheLastTimeMayHangOnTheLog() {
+        assertThat(load("2x2 50% last").load()).contains(Mass.ofKg(60));
+        assertThat(load("3x8-12 90% last")).isEqualTo(new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_LAST_TIME));
+    }
+
+    @Test
+    void aDeloadOfStagesHasNoMoreThanTheStageThatWasReached() {
+        List<BlockWeek> shape = List.of(BlockWeek.PLAIN, BlockWeek.PLAIN, BlockWeek.PLAIN.asDeload());
+        Block block = block(shape, "1x5 120kg stages", "3x5 last +2.5kg stages", "2x8 90% last stages");
+        Projection projection = Projection.of(block, RESOLVER, Projection.Log.NONE);
+        assertThat(projection.prescriptions(0, 2).get(0).part().shorthand()).startsWith("1x5");
+    }
+
     @Test
     void withoutATimeBeforeInThePlanTheLogsLastSessionStands() {
         Projection projection = Projection.of(block(plain(1), "3x5 last +2.5kg"), RESOLVER, Projection.Log.NONE);

@@ -128,7 +128,7 @@ class FillTest {
         assertThat(fill(new FillRule.Backwards(Dose.parse("1 190kg")), "3x3 160kg", 4))
                 .isEqualTo("2x2 171.4kg, 2x2 179.9kg, 1x1 184.7kg, 1x1 190kg");
         assertThat(fill(new FillRule.Backwards(Dose.parse("1 @9")), "3x3 80%", 4))
-                .isEqualTo("2x2 87.5%, 1x1 91.5%, 1x1 94%, 1 @9");
+                .isEqualTo("2x2 86.5%, 2x2 91.5%, 1x1 94%, 1 @9");
     }
 
     @Test
