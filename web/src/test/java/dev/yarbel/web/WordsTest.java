@@ -31,6 +31,7 @@ import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.school.Purpose;
 import dev.yarbel.core.school.School;
+import dev.yarbel.core.school.WeakPoint;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.core.shape.Fill;
@@ -118,6 +119,7 @@ class WordsTest {
                                 .flatMap(key ->
                                         Stream.of(key, key + ".is", key + ".suits", key + ".not", key + ".source")),
                         of("purpose.", Purpose.values()),
+                        of("weak.", WeakPoint.values()),
                         of("deload.", Deload.values()),
                         of("fill.note.", Fill.Note.values()),
                         of("plan.refused.fill.", FillRefused.Why.values()),
@@ -155,6 +157,7 @@ class WordsTest {
                                         "day-later",
                                         "day-set",
                                         "block-set",
+                                        "contest-shape",
                                         "block-shift")
                                 .flatMap(change ->
                                         Stream.of("", "-undone", "-redone").map(end -> "plan.change." + change + end)),

@@ -325,7 +325,7 @@ final class StandardLifts {
                         .loads(Tissue.LOW_BACK, Tissue.THIGH_BACK, Tissue.HIP)
                         .card(SetUpMeasure.BLOCK_HEIGHT, SetUpMeasure.STANCE)
                         .made(),
-                of("deadlift", 105, "above-knee-pull", Implement.BARBELL, Start.RAISING)
+                of("deadlift", 118, "above-knee-pull", Implement.BARBELL, Start.RAISING)
                         .trains(Muscle.GLUTES, Muscle.LOW_BACK, Muscle.UPPER_BACK, Muscle.GRIP)
                         .loads(Tissue.LOW_BACK, Tissue.UPPER_BACK, Tissue.HAND)
                         .card(SetUpMeasure.BLOCK_HEIGHT, SetUpMeasure.STANCE)

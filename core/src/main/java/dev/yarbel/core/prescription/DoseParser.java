@@ -31,7 +31,7 @@ import java.util.Optional;
  *         | "feel"
  * reference = "working" | "contest" | "est" | "goal" | "top" | "bw" | "event" | count "rm" | "of" lift
  * changing = ( "+chains" | "+bands" | "reverse" ) [ figure "/" ] mass
- * detail  = "speed" | "partial" | "assisted" | "lowering" | "stages" | "blind" | "choice"
+ * detail  = "speed" | "partial" | "assisted" | "lowering" | "stages" | "blind" | "choice" | "apart"
  *         | "rest" time | "tempo" figures | [ "no" ] kit | "cue" quoted | "why" quoted
  * </pre>
  *

@@ -28,7 +28,7 @@ public record KindOfWork(
     }
 
     /** Manners that leave the work what it is: what the lifter sees, and who picks. */
-    private static final Set<Manner> NO_MATTER = EnumSet.of(Manner.BLIND, Manner.CHOICE, Manner.STAGES);
+    private static final Set<Manner> NO_MATTER = EnumSet.of(Manner.BLIND, Manner.CHOICE, Manner.STAGES, Manner.APART);
 
     public KindOfWork {
         manners = Set.copyOf(manners);

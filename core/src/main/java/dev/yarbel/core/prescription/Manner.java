@@ -15,7 +15,9 @@ public enum Manner {
     /** The lifter sees the plates, not the total. */
     BLIND("blind"),
     /** The lifter picks the exercise. */
-    CHOICE("choice");
+    CHOICE("choice"),
+    /** By itself, not in turn with the slots that share its letter. */
+    APART("apart");
 
     private final String word;
 

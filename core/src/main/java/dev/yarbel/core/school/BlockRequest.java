@@ -15,23 +15,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.Predicate;
 
 /**
- * What a coach asks a block to be drawn up from.
+ * What a coach asks a block to be drawn up from. {@link #of} asks for a block without deloads, contest or milestones, in
+ * kilograms, for a lifter of whom nothing is known and a gym that has everything; what more is said comes on top.
  *
  * @param start the first day of the first week
  * @param weeks 1 to 52
  * @param days the training days as days after the first of the week, 0 to 6, in order
  * @param lifts each lift with its school and what was said of it, in the order of their importance
  * @param deloadEvery a deload after so many training weeks; 0: none
- * @param contest the day it leads to
+ * @param contest the day it leads to, or passes
  * @param unit of the steps
  * @param step the smallest step of load
+ * @param rounding the coach's rule for loads that cannot be made exactly
  * @param milestones whether round numbers near the lifter's best are wanted; else they are skipped
  * @param numbers what the lifter's loads of a lift hang on
- * @param available whether the gym has what a lift is done with
- * @param rounding the coach's rule for loads that cannot be made exactly
+ * @param means what the gym has
  */
 public record BlockRequest(
         LocalDate start,
@@ -43,43 +43,12 @@ public record BlockRequest(
         Optional<LocalDate> contest,
         MassUnit unit,
         Mass step,
+        Rounding rounding,
         boolean milestones,
         Function<Lift, LiftNumbers> numbers,
-        Predicate<Lift> available,
-        Catalogue catalogue,
-        Rounding rounding) {
+        Means means) {
 
-    /** Loads go to the nearest there is. */
-    public BlockRequest(
-            LocalDate start,
-            int weeks,
-            List<Integer> days,
-            Map<Lift, LiftRequest> lifts,
-            int deloadEvery,
-            Deload deload,
-            Optional<LocalDate> contest,
-            MassUnit unit,
-            Mass step,
-            boolean milestones,
-            Function<Lift, LiftNumbers> numbers,
-            Predicate<Lift> available,
-            Catalogue catalogue) {
-        this(
-                start,
-                weeks,
-                days,
-                lifts,
-                deloadEvery,
-                deload,
-                contest,
-                unit,
-                step,
-                milestones,
-                numbers,
-                available,
-                catalogue,
-                Rounding.NEAREST);
-    }
+    private static final Mass STEP = Mass.of("2.5", MassUnit.KG);
 
     public BlockRequest {
         days = List.copyOf(days);
@@ -96,5 +65,104 @@ public record BlockRequest(
         if (lifts.isEmpty()) {
             throw new IllegalArgumentException("a block trains a lift");
         }
+        contest = contest.filter(day -> day.isAfter(start));
+    }
+
+    /** A block of which nothing more is said. */
+    public static BlockRequest of(LocalDate start, int weeks, List<Integer> days, Map<Lift, LiftRequest> lifts) {
+        return new BlockRequest(
+                start,
+                weeks,
+                days,
+                lifts,
+                0,
+                Deload.HALF_SETS,
+                Optional.empty(),
+                MassUnit.KG,
+                STEP,
+                Rounding.NEAREST,
+                false,
+                lift -> LiftNumbers.NONE,
+                Means.ALL);
+    }
+
+    /** The same with a deload after so many training weeks. */
+    public BlockRequest withDeload(int every, Deload style) {
+        return new BlockRequest(
+                start, weeks, days, lifts, every, style, contest, unit, step, rounding, milestones, numbers, means);
+    }
+
+    /** The same with a contest that it leads to or passes. */
+    public BlockRequest toward(Optional<LocalDate> day) {
+        return new BlockRequest(
+                start, weeks, days, lifts, deloadEvery, deload, day, unit, step, rounding, milestones, numbers, means);
+    }
+
+    /** The same in steps of a unit. */
+    public BlockRequest in(MassUnit other, Mass smallest, Rounding rule) {
+        return new BlockRequest(
+                start,
+                weeks,
+                days,
+                lifts,
+                deloadEvery,
+                deload,
+                contest,
+                other,
+                smallest,
+                rule,
+                milestones,
+                numbers,
+                means);
+    }
+
+    /** The same with round numbers near the best trained where they come, or skipped. */
+    public BlockRequest withMilestones(boolean wanted) {
+        return new BlockRequest(
+                start, weeks, days, lifts, deloadEvery, deload, contest, unit, step, rounding, wanted, numbers, means);
+    }
+
+    /** The same for a lifter of whom so much is known. */
+    public BlockRequest with(Function<Lift, LiftNumbers> known) {
+        return new BlockRequest(
+                start,
+                weeks,
+                days,
+                lifts,
+                deloadEvery,
+                deload,
+                contest,
+                unit,
+                step,
+                rounding,
+                milestones,
+                known,
+                means);
+    }
+
+    /** The same in a gym. */
+    public BlockRequest with(Means gym) {
+        return new BlockRequest(
+                start,
+                weeks,
+                days,
+                lifts,
+                deloadEvery,
+                deload,
+                contest,
+                unit,
+                step,
+                rounding,
+                milestones,
+                numbers,
+                gym);
+    }
+
+    Catalogue catalogue() {
+        return means.catalogue();
+    }
+
+    boolean has(Lift lift) {
+        return means.available().test(lift);
     }
 }

@@ -8,10 +8,11 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.shape.Taper;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,28 +20,40 @@ import java.util.function.Function;
 import java.util.function.IntFunction;
 
 /**
- * Draws up a block: each lift by its school, its sessions spread over the training days, deloads where they are asked for.
+ * Draws up a block: each lift by its school, its sessions spread over the training days, deloads where they are asked for,
+ * and the weeks around a contest shaped for it.
  *
- * <p>A lift's sessions are spread evenly over the week's days, so that days which hold the least are taken first and lifts
- * that are alike (squat and deadlift, bench and overhead press) keep apart where they can.
+ * <p>A lift's sessions are spread evenly over the dates of the week, so that days which hold the least are taken first and
+ * lifts that are alike (squat and deadlift, bench and overhead press) keep apart where they can.
  */
 public final class BlockWriter {
 
     private static final int WEIGHT_OF_MAIN = 2;
     private static final int PRICE_OF_ALIKE = 5;
     private static final int PRICE_OF_NEXT_DAY = 3;
+    private static final int PRICE_OF_A_DAY_CLOSER = 6;
+    private static final int WEEK = 7;
 
     private final BlockRequest request;
-    private final List<BlockWeek> shape = new ArrayList<>();
-    /** For each week, the training week it takes its doses from. */
-    private final List<Integer> trainingWeek = new ArrayList<>();
-
+    private final Stretches stretches;
+    private final Optional<Taper> taper;
     private final List<List<Placed>> byDay = new ArrayList<>();
 
-    private record Placed(Strand strand, School school, Lift of, List<Optional<Dose>> doses) {}
+    /** A strand on its day, with a dose or none for each week of the block. */
+    private record Placed(Strand strand, School school, Lift of, List<Optional<Dose>> doses) {
+
+        Placed with(List<Optional<Dose>> others) {
+            return new Placed(strand, school, of, others);
+        }
+    }
+
+    /** What makes strands of two stretches one slot. */
+    private record Line(int session, int rank, Lift lift, Purpose purpose) {}
 
     private BlockWriter(BlockRequest request) {
         this.request = request;
+        this.stretches = Stretches.of(request);
+        this.taper = request.contest().map(day -> new Taper(day, request.catalogue(), request.numbers()));
     }
 
     /**
@@ -48,54 +61,35 @@ public final class BlockWriter {
      *
      * @param dayName what a training day is called, by its place
      * @param reason a purpose in the coach's words
+     * @throws SchoolRefused when a school cannot draw what it is asked for
      */
     public static Block write(BlockRequest request, IntFunction<String> dayName, Function<Purpose, String> reason) {
+        request.lifts().forEach((lift, asked) -> check(request, lift, asked.school()));
         BlockWriter writer = new BlockWriter(request);
-        writer.shape();
         request.days().forEach(day -> writer.byDay.add(new ArrayList<>()));
-        List<Lift> lifts = List.copyOf(request.lifts().keySet());
-        for (Lift lift : lifts) {
+        for (Lift lift : request.lifts().keySet()) {
             writer.place(lift);
         }
+        writer.shapeForContest();
         return writer.block(dayName, reason);
     }
 
-    // ---- weeks
-
-    private void shape() {
-        boolean phases = request.lifts().values().stream().anyMatch(lift -> lift.school() == School.PHASES);
-        int trained = 0;
-        int sinceDeload = 0;
-        List<Boolean> deloads = new ArrayList<>();
-        for (int week = 0; week < request.weeks(); week++) {
-            boolean tooLate = week >= request.weeks() - 2;
-            boolean deload = request.deloadEvery() > 0 && sinceDeload == request.deloadEvery() && !tooLate;
-            deloads.add(deload);
-            trainingWeek.add(deload ? trained - 1 : trained);
-            trained += deload ? 0 : 1;
-            sinceDeload = deload ? 0 : sinceDeload + 1;
+    private static void check(BlockRequest request, Lift lift, School school) {
+        if (request.weeks() > school.mostWeeks()) {
+            throw new SchoolRefused(SchoolRefused.Why.TOO_LONG, lift, school);
         }
-        for (int week = 0; week < request.weeks(); week++) {
-            Phase phase = phases ? PhasesSchool.phase(trainingWeek.get(week), trained) : Phase.GENERAL;
-            shape.add(new BlockWeek(phase, deloads.get(week)));
+        if (school == School.SPECIALISATION
+                && request.lifts().values().stream()
+                                .filter(other -> other.school() == school)
+                                .count()
+                        > 1) {
+            throw new SchoolRefused(SchoolRefused.Why.ONE_LIFT, lift, school);
         }
-    }
-
-    private int trainingWeeks() {
-        return trainingWeek.get(trainingWeek.size() - 1) + 1;
-    }
-
-    private Optional<List<Integer>> daysToContest() {
-        return request.contest().map(contest -> {
-            List<Integer> out = new ArrayList<>();
-            for (int week = 0; week < request.weeks(); week++) {
-                if (!shape.get(week).deload()) {
-                    LocalDate middle = request.start().plusWeeks(week).plusDays(3);
-                    out.add((int) ChronoUnit.DAYS.between(middle, contest));
-                }
-            }
-            return out;
-        });
+        if (school == School.EVENTS
+                && EventsSchool.needsLoad(lift, request)
+                && request.numbers().apply(lift).references().event().isEmpty()) {
+            throw new SchoolRefused(SchoolRefused.Why.EVENT_LOAD, lift, school);
+        }
     }
 
     // ---- days
@@ -109,26 +103,69 @@ public final class BlockWriter {
                 .toList();
         boolean alternating = school == School.STEADY_ADD && half(lift) == Half.UPPER && alike.size() > 1;
         int sessions = sessions(lift, wanted, alternating);
-        List<Strand> strands = school.draw(new StrandRequest(
+        boolean together = alternating || school == School.MAX_EFFORT_SPEED;
+        List<Integer> days =
+                together && alike.indexOf(lift) > 0 ? daysOf(alike.get(0), sessions) : cheapest(lift, sessions);
+        Map<Line, List<List<Optional<Dose>>>> drawn = new LinkedHashMap<>();
+        for (int stretch = 0; stretch < stretches.lengths().size(); stretch++) {
+            StrandRequest asked = asked(lift, wanted, stretch, sessions, alike, days.get(0));
+            for (Strand strand : school.draw(asked)) {
+                Line line = new Line(strand.session(), strand.rank(), strand.lift(), strand.purpose());
+                List<List<Optional<Dose>>> ofStretches = drawn.computeIfAbsent(line, l -> new ArrayList<>());
+                while (ofStretches.size() < stretch) {
+                    ofStretches.add(List.of());
+                }
+                ofStretches.add(request.milestones() ? strand.doses() : withoutMilestones(strand));
+            }
+        }
+        drawn.forEach((line, ofStretches) -> {
+            List<Placed> day = byDay.get(days.get(Math.min(line.session, days.size() - 1)));
+            boolean thereAlready = line.rank == Strand.ASSISTANCE
+                    && day.stream().anyMatch(placed -> placed.strand().lift().equals(line.lift));
+            List<Optional<Dose>> doses = spread(line.lift, ofStretches);
+            if (!thereAlready && doses.stream().anyMatch(Optional::isPresent)) {
+                Strand strand = new Strand(line.session, line.rank, line.lift, line.purpose, doses);
+                day.add(new Placed(strand, school, lift, doses));
+            }
+        });
+    }
+
+    private StrandRequest asked(
+            Lift lift, LiftRequest wanted, int stretch, int sessions, List<Lift> alike, int heavyDay) {
+        School school = wanted.school();
+        boolean toContest = stretch == 0 && taper.isPresent();
+        int length = stretches.lengths().get(stretch);
+        List<Integer> out = new ArrayList<>();
+        int peak = length - 1;
+        if (toContest) {
+            int last = Taper.lastHeavy(lift, request.catalogue()).orElse(0);
+            peak = 0;
+            for (int week : stretches.trained(stretch)) {
+                out.add(taper.get().daysOut(date(heavyDay, week)));
+                if (out.get(out.size() - 1) >= last) {
+                    peak = out.size() - 1;
+                }
+            }
+        }
+        // what follows a contest begins anew, however short it is
+        int weeks = stretch > 0 ? Math.max(length, school.leastWeeks()) : length;
+        return new StrandRequest(
                 lift,
-                trainingWeeks(),
+                weeks,
+                stretch > 0 ? weeks - 1 : peak,
                 sessions,
                 wanted.start().orElse(school.start()),
                 alike.indexOf(lift),
                 alike.size(),
-                daysToContest(),
-                request));
-        boolean together = alternating || school == School.MAX_EFFORT_SPEED;
-        List<Integer> days =
-                together && alike.indexOf(lift) > 0 ? daysOf(alike.get(0), sessions) : cheapest(lift, sessions);
-        for (Strand strand : strands) {
-            List<Placed> day = byDay.get(days.get(Math.min(strand.session(), days.size() - 1)));
-            boolean thereAlready = strand.rank() == Strand.ASSISTANCE
-                    && day.stream().anyMatch(placed -> placed.strand().lift().equals(strand.lift()));
-            if (!thereAlready && strand.doses().stream().anyMatch(Optional::isPresent)) {
-                day.add(new Placed(strand, school, lift, spread(strand)));
-            }
-        }
+                toContest ? Optional.of(out) : Optional.empty(),
+                wanted.weakPoint(),
+                stretch > 0,
+                request);
+    }
+
+    private List<Optional<Dose>> withoutMilestones(Strand strand) {
+        return Milestones.skip(
+                strand.doses(), request.numbers().apply(strand.lift()), request.unit(), request.rounding());
     }
 
     /** A pull takes longest to recover from, so where nobody says otherwise it is trained less often. */
@@ -166,22 +203,38 @@ public final class BlockWriter {
         return days.size() >= sessions ? days : cheapest(lift, sessions);
     }
 
-    /** The evenly spread days that hold the least and keep alike lifts apart. */
+    /** The days whose dates lie furthest apart, hold the least and keep alike lifts apart. */
     private List<Integer> cheapest(Lift lift, int sessions) {
         List<Integer> best = List.of();
         int bestCost = Integer.MAX_VALUE;
-        for (int phase = 0; phase < byDay.size(); phase++) {
-            List<Integer> days = new ArrayList<>();
-            for (int s = 0; s < sessions; s++) {
-                days.add((phase + s * byDay.size() / sessions) % byDay.size());
-            }
-            int cost = days.stream().mapToInt(day -> cost(lift, day)).sum();
-            if (cost < bestCost) {
-                best = days;
-                bestCost = cost;
+        for (int chosen = 1; chosen < 1 << byDay.size(); chosen++) {
+            if (Integer.bitCount(chosen) == sessions) {
+                List<Integer> days = new ArrayList<>();
+                for (int day = 0; day < byDay.size(); day++) {
+                    if ((chosen >> day & 1) == 1) {
+                        days.add(day);
+                    }
+                }
+                int cost = days.stream().mapToInt(day -> cost(lift, day)).sum()
+                        + PRICE_OF_A_DAY_CLOSER * Math.max(0, WEEK / sessions - closest(days));
+                if (cost < bestCost) {
+                    best = days;
+                    bestCost = cost;
+                }
             }
         }
-        return best.stream().sorted().toList();
+        return best;
+    }
+
+    /** The fewest days between two of these, from week to week too. */
+    private int closest(List<Integer> days) {
+        int closest = WEEK;
+        for (int i = 0; i < days.size(); i++) {
+            int next = request.days().get(days.get((i + 1) % days.size()));
+            int apart = next - request.days().get(days.get(i));
+            closest = Math.min(closest, apart > 0 ? apart : apart + WEEK);
+        }
+        return closest;
     }
 
     private int cost(Lift lift, int day) {
@@ -193,7 +246,7 @@ public final class BlockWriter {
                 boolean alike = main && half(placed.of()) == half(lift) && half(lift) != Half.OTHER;
                 if (other == day) {
                     cost += (main ? WEIGHT_OF_MAIN : 1) + (alike ? PRICE_OF_ALIKE : 0);
-                } else if (alike && apart <= 1) {
+                } else if (alike && Math.min(apart, WEEK - apart) <= 1) {
                     cost += PRICE_OF_NEXT_DAY;
                 }
             }
@@ -203,34 +256,81 @@ public final class BlockWriter {
 
     // ---- doses
 
-    /** The doses of every week, deloads included. */
-    private List<Optional<Dose>> spread(Strand strand) {
+    /** The doses of every week of the block, deloads included. */
+    private List<Optional<Dose>> spread(Lift lift, List<List<Optional<Dose>>> ofStretches) {
         List<Optional<Dose>> doses = new ArrayList<>();
-        for (int week = 0; week < request.weeks(); week++) {
-            Optional<Dose> dose = strand.doses().get(Math.max(0, trainingWeek.get(week)));
-            if (shape.get(week).deload()) {
-                LiftNumbers numbers = request.numbers().apply(strand.lift());
-                dose = dose.flatMap(d -> request.deload().of(d, numbers));
-            } else if (!request.milestones()) {
-                dose = dose.map(d ->
-                        Milestones.skip(d, request.numbers().apply(strand.lift()), request.unit(), request.rounding()));
+        LiftNumbers numbers = request.numbers().apply(lift);
+        for (Stretches.Week week : stretches.weeks()) {
+            List<Optional<Dose>> drawn =
+                    week.stretch() < ofStretches.size() ? ofStretches.get(week.stretch()) : List.of();
+            Optional<Dose> dose = drawn.isEmpty() ? Optional.empty() : drawn.get(Math.max(0, week.training()));
+            doses.add(
+                    week.deload() && !week.afterContest()
+                            ? dose.flatMap(d -> request.deload().of(d, numbers))
+                            : dose);
+        }
+        return doses;
+    }
+
+    /** Shapes the days around the contest; what follows it is taken from where the block began. */
+    private void shapeForContest() {
+        taper.ifPresent(rule -> {
+            List<List<Placed>> shaped = new ArrayList<>();
+            for (int day = 0; day < byDay.size(); day++) {
+                List<Placed> placed = new ArrayList<>();
+                for (Placed p : byDay.get(day)) {
+                    placed.add(p.with(shaped(rule, day, p)));
+                }
+                shaped.add(placed);
             }
+            byDay.clear();
+            byDay.addAll(shaped);
+        });
+    }
+
+    private List<Optional<Dose>> shaped(Taper rule, int day, Placed placed) {
+        List<Optional<Dose>> doses = new ArrayList<>();
+        for (int week = 0; week < placed.doses().size(); week++) {
+            LocalDate on = date(day, week);
+            Lift lift = placed.strand().lift();
+            boolean stands = stands(lift, week);
+            boolean after = rule.daysOut(on) < 0 && stretches.weeks().get(week).stretch() == 0;
+            Optional<Dose> dose = after
+                    ? placed.doses().get(0).flatMap(d -> rule.afterwards(lift, d, stands))
+                    : placed.doses().get(week).flatMap(d -> rule.of(lift, d, on, stands));
             doses.add(dose);
         }
         return doses;
+    }
+
+    /** Whether nothing that is contested itself is trained of a lift's family in a week. */
+    private boolean stands(Lift lift, int week) {
+        Lift root = request.catalogue().root(lift);
+        return byDay.stream()
+                .flatMap(List::stream)
+                .filter(placed -> placed.doses().get(week).isPresent())
+                .map(placed -> placed.strand().lift())
+                .noneMatch(other -> request.catalogue().of(other).contest()
+                        && request.catalogue().root(other).equals(root));
+    }
+
+    private LocalDate date(int day, int week) {
+        return request.start().plusWeeks(week).plusDays(request.days().get(day));
     }
 
     private Block block(IntFunction<String> dayName, Function<Purpose, String> reason) {
         List<TrainingDay> days = new ArrayList<>();
         for (int day = 0; day < byDay.size(); day++) {
             List<Placed> placed = new ArrayList<>(byDay.get(day));
+            placed.removeIf(p -> p.doses().stream().noneMatch(Optional::isPresent));
             placed.sort(Comparator.comparingInt(p -> p.strand().rank()));
+            List<String> letters = letters(placed);
             List<Slot> slots = new ArrayList<>();
             for (Placed p : placed) {
                 slots.add(new Slot(
-                        letter(placed, slots.size()),
+                        letters.get(slots.size()),
                         p.strand().lift(),
-                        upToContest(day, p.doses()),
+                        p.doses(),
                         Optional.of(p.school().key()),
                         Optional.of(reason.apply(p.strand().purpose()))));
             }
@@ -238,31 +338,43 @@ public final class BlockWriter {
                 days.add(new TrainingDay(dayName.apply(day), request.days().get(day), slots));
             }
         }
-        return new Block(request.start(), request.weeks(), days, shape, request.contest());
+        return new Block(request.start(), request.weeks(), days, shape(), request.contest());
     }
 
-    /** Nothing is trained on the day of the contest and after it. */
-    private List<Optional<Dose>> upToContest(int day, List<Optional<Dose>> doses) {
-        List<Optional<Dose>> kept = new ArrayList<>();
-        for (int week = 0; week < doses.size(); week++) {
-            LocalDate date =
-                    request.start().plusWeeks(week).plusDays(request.days().get(day));
-            kept.add(
-                    request.contest().filter(contest -> !date.isBefore(contest)).isPresent()
-                            ? Optional.empty()
-                            : doses.get(week));
-        }
-        return kept;
+    private List<BlockWeek> shape() {
+        boolean phases = request.lifts().values().stream().anyMatch(lift -> lift.school() == School.PHASES);
+        return stretches.weeks().stream()
+                .map(week -> {
+                    Phase phase = phases && !week.afterContest()
+                            ? PhasesSchool.phase(
+                                    week.training(),
+                                    stretches.lengths().get(week.stretch()),
+                                    taper.isPresent() && week.stretch() == 0)
+                            : Phase.GENERAL;
+                    return new BlockWeek(phase, week.deload());
+                })
+                .toList();
     }
 
-    /** Two or more of assistance are done in turn, and share a letter: C1, C2. */
-    private static String letter(List<Placed> placed, int place) {
-        int first = 0;
-        while (first < placed.size() && placed.get(first).strand().rank() < Strand.ASSISTANCE) {
-            first++;
+    /** What assists the same lift is done in turn, and shares a letter: C1, C2. */
+    private static List<String> letters(List<Placed> placed) {
+        List<String> letters = new ArrayList<>();
+        int letter = 0;
+        int from = 0;
+        while (from < placed.size()) {
+            int to = from + 1;
+            boolean assists = placed.get(from).strand().rank() == Strand.ASSISTANCE;
+            while (assists
+                    && to < placed.size()
+                    && placed.get(to).of().equals(placed.get(from).of())) {
+                to++;
+            }
+            String stem = String.valueOf((char) ('A' + Math.min(letter++, 25)));
+            for (int i = from; i < to; i++) {
+                letters.add(to - from > 1 ? stem + (i - from + 1) : stem);
+            }
+            from = to;
         }
-        boolean inTurn = placed.size() - first > 1 && place >= first;
-        String letter = String.valueOf((char) ('A' + Math.min(inTurn ? first : place, 25)));
-        return inTurn ? letter + (place - first + 1) : letter;
+        return letters;
     }
 }

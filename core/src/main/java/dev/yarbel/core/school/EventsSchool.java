@@ -9,22 +9,26 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * A strongman event toward its announced load: technique light, then time or repetitions at 80 to 100 % of it; the last
- * full run some ten to fourteen days out, light after that. Presses and deadlifts that are lifted for a max are led by
- * rating.
+ * Strongman events toward their announced loads: light and technical first, then for time or repetitions, the whole load in the
+ * last full run, ten to fourteen days before the contest; after it light touches only.
  */
 final class EventsSchool implements School.Generator {
 
-    private static final int LAST_FULL_RUN = 10;
-
     private static final Set<Implement> CARRIED =
             Set.of(Implement.YOKE, Implement.HANDLES, Implement.FRAME, Implement.SANDBAG, Implement.KEG);
+
+    /** Whether the event is trained toward an announced load; what is done for a max needs none. */
+    static boolean needsLoad(Lift lift, BlockRequest request) {
+        Lift root = request.catalogue().root(lift);
+        return !Set.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.OVERHEAD_PRESS, Lift.DEADLIFT)
+                .contains(root);
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {
         List<Percent> shares = request.upTo(100);
         List<Strand> strands = new ArrayList<>();
-        boolean forMax = request.isPress() || request.isPull() || request.root().equals(Lift.SQUAT);
+        boolean forMax = !needsLoad(request.lift(), request.block());
         for (int session = 0; session < request.sessions(); session++) {
             strands.add(new Strand(
                     session,
@@ -35,6 +39,7 @@ final class EventsSchool implements School.Generator {
                             ? StrandRequest.dose("1 @%s then 4x3 -16%%", request.through(week) < 0.5 ? "7" : "8")
                             : event(request, week, shares.get(week)))));
         }
+        strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 
@@ -42,12 +47,6 @@ final class EventsSchool implements School.Generator {
         boolean carried =
                 CARRIED.contains(request.block().catalogue().of(request.lift()).implement())
                         && !request.lift().key().endsWith("platform");
-        boolean after = request.daysToContest()
-                .filter(out -> out.get(week) < LAST_FULL_RUN)
-                .isPresent();
-        if (after) {
-            return StrandRequest.dose(carried ? "2x10m 60%% event" : "2x2 60%% event");
-        }
         if (!carried) {
             return StrandRequest.dose(request.through(week) < 0.5 ? "4x2 %s%% event" : "3x3 %s%% event", share);
         }

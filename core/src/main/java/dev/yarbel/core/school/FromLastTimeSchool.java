@@ -3,11 +3,7 @@ package dev.yarbel.core.school;
 import java.util.ArrayList;
 import java.util.List;
 
-/**
- * The same sets each session, begun at a share of the max and going on from the time before: set-drop stages, and rep range
- * then load. When a set is dropped, or a step earned, is for the log to say, by
- * {@link dev.yarbel.core.progress.SetDropStages} and {@link dev.yarbel.core.progress.RangeThenLoad}.
- */
+/** Schools whose whole law hangs on the last time: set-drop stages, and a range of repetitions before load is added. */
 final class FromLastTimeSchool implements School.Generator {
 
     private final String sets;
@@ -36,6 +32,7 @@ final class FromLastTimeSchool implements School.Generator {
                             ? StrandRequest.dose(sets + " %s%%" + after, request.start())
                             : StrandRequest.dose(sets + " last %s" + after, request.step()))));
         }
+        strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 }

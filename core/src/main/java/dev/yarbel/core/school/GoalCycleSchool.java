@@ -7,16 +7,23 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Goal cycle for one lift: one top set a week in percent of the goal max, leading to it in shrinking steps; speed sets
- * that grow fewer, assistance that fades. There is no give in it: for the young who are unused to volume and do not diet.
+ * One lift toward a goal max: one top set a week, speed triples at 60 to 75 % whose rests lengthen, and assistance that swings
+ * from four exercises in a circuit to straight sets to none; the last heavy day is the test. Percentages hang on the goal.
  */
 final class GoalCycleSchool implements School.Generator {
 
     private static final int SPEED_SETS = 8;
+    private static final Percent SPEED_FROM = Percent.of(60);
+    private static final Percent SPEED_TO = Percent.of(75);
+    private static final double CIRCUIT = 0.4;
+    /** When each of the four exercises falls away. */
+    private static final double[] GONE = {0.95, 0.75, 0.6, 0.45};
 
     @Override
     public List<Strand> draw(StrandRequest request) {
-        List<Percent> shares = request.upTo(100);
+        // before a contest the contest itself is the test
+        List<Percent> shares = request.upTo(request.daysToContest().isPresent() ? 96 : 100);
+        List<Percent> speed = request.upTo(SPEED_FROM, SPEED_TO);
         List<Strand> strands = new ArrayList<>();
         strands.add(new Strand(
                 0,
@@ -27,12 +34,16 @@ final class GoalCycleSchool implements School.Generator {
                         week -> StrandRequest.dose("1x%s %s%% goal", reps(request.through(week)), shares.get(week)))));
         strands.add(new Strand(0, Strand.SECOND, request.lift(), Purpose.SPEED, request.some(week -> {
             int sets = (int) Math.round(SPEED_SETS * (1 - request.through(week)));
-            return sets < 2 ? Optional.empty() : Optional.of(speed(request, sets, shares.get(week)));
+            return sets < 2
+                    ? Optional.empty()
+                    : Optional.of(StrandRequest.dose(
+                            "%sx3 %s%% goal speed rest %s", sets, speed.get(week), rest(request.through(week))));
         })));
-        strands.addAll(request.assistance(
-                0,
-                request.some(week -> fading(request.through(week), 0.9)),
-                request.some(week -> fading(request.through(week), 0.6))));
+        List<List<Optional<Dose>>> assistance = new ArrayList<>();
+        for (double gone : GONE) {
+            assistance.add(request.some(week -> fading(request.through(week), gone)));
+        }
+        strands.addAll(request.assistance(0, assistance));
         return strands;
     }
 
@@ -40,14 +51,18 @@ final class GoalCycleSchool implements School.Generator {
         return through < 0.3 ? 3 : through < 0.6 ? 2 : 1;
     }
 
-    private static Dose speed(StrandRequest request, int sets, Percent top) {
-        return StrandRequest.dose(
-                "%sx%s %s%% goal speed rest 90", sets, request.isPull() ? 2 : 3, StrandRequest.part(top, 75));
+    private static int rest(double through) {
+        return through < CIRCUIT ? 90 : through < 0.7 ? 120 : 180;
     }
 
+    /** In a circuit with short rests first, then each by itself, then none. */
     private static Optional<Dose> fading(double through, double gone) {
-        return through >= gone
-                ? Optional.empty()
-                : Optional.of(StrandRequest.dose(through < gone / 2 ? "3x8 @8" : "2x8 @8"));
+        if (through >= gone) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                through < CIRCUIT
+                        ? StrandRequest.dose("3x10 @8 rest 60")
+                        : StrandRequest.dose("%sx8 @8 apart rest 120", through < 0.6 ? 3 : 2));
     }
 }

@@ -18,8 +18,10 @@ final class HeavyLightSchool implements School.Generator {
                 Strand.MAIN,
                 request.lift(),
                 Purpose.CONTEST_LIFT,
-                request.each(week ->
-                        StrandRequest.dose("%sx%s %s%%", 3, request.through(week) < 0.7 ? 5 : 3, shares.get(week)))));
+                request.each(week -> StrandRequest.dose(
+                        "3x%s %s%%",
+                        request.reps(shares.get(week), 3, "9", 2, request.through(week) < 0.7 ? 5 : 3),
+                        shares.get(week)))));
         for (int session = 1; session < request.sessions(); session++) {
             strands.add(new Strand(
                     session,
@@ -28,10 +30,7 @@ final class HeavyLightSchool implements School.Generator {
                     Purpose.LIGHT_DAY,
                     request.each(week -> StrandRequest.dose("3x5 %s%%", StrandRequest.part(shares.get(week), LIGHT)))));
         }
-        strands.addAll(request.assistance(
-                0,
-                request.each(week -> StrandRequest.dose("3x8-12 @8")),
-                request.each(week -> StrandRequest.dose("2x10-15 @8"))));
+        strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 }

@@ -8,19 +8,23 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * High frequency with few lifts: three to five hard sets a session at 60 to 80 %, the lift itself and rotating variations
- * in turn; in the last three weeks before a contest the frequency comes down and back-offs come in.
+ * High frequency, few exercises: three to five sessions a week at 60 to 80 % that rate 7 to 8.5 at their end, variations on every other
+ * day to move the strain about. In the last three weeks before a contest the frequency comes down, and a top single with
+ * back-offs comes in.
  */
 final class HighFrequencySchool implements School.Generator {
 
     private static final int NEAR = 21;
-    private static final String[] DOSES = {"4x4", "3x5", "5x3", "4x5", "3x4"};
-    private static final int[] POINTS = {5, 0, 8, -3, 2};
+    private static final int[] SETS = {4, 3, 5, 4, 3};
+    private static final int[] POINTS = {1, -2, 2, -4, 0};
+    private static final int LEAST_REPS = 3;
+    private static final int MOST_REPS = 10;
+    private static final Percent LEAST = Percent.of(66);
     private static final Percent MOST = Percent.of(80);
 
     @Override
     public List<Strand> draw(StrandRequest request) {
-        List<Percent> shares = request.upTo(72);
+        List<Percent> shares = request.upTo(78);
         List<Lift> variations = request.variations();
         List<Strand> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
@@ -31,25 +35,45 @@ final class HighFrequencySchool implements School.Generator {
                     itself ? Strand.MAIN : Strand.SECOND,
                     itself ? request.lift() : variations.get(session / 2 % variations.size()),
                     itself ? Purpose.CONTEST_LIFT : Purpose.ROTATION,
-                    request.some(week ->
-                            near(request, week) ? nearContest(session) : Optional.of(far(session, shares.get(week))))));
+                    doses(request, session, shares)));
         }
+        strands.addAll(request.assistance(0, List.of(request.each(week -> StrandRequest.dose("2x8-12 @7")))));
         return strands;
+    }
+
+    /** Repetitions come down as the load goes up, and never go up again. */
+    private static List<Optional<Dose>> doses(StrandRequest request, int session, List<Percent> shares) {
+        List<Optional<Dose>> doses = new ArrayList<>();
+        int reps = MOST_REPS;
+        for (int week = 0; week < request.weeks(); week++) {
+            if (near(request, week)) {
+                doses.add(nearContest(session));
+            } else {
+                int sets = SETS[session % SETS.length];
+                Percent percent = moved(session, shares.get(week));
+                reps = request.reps(percent, sets, hardest(request.through(week)), LEAST_REPS, reps);
+                doses.add(Optional.of(StrandRequest.dose("%sx%s %s%%", sets, reps, percent)));
+            }
+        }
+        return doses;
     }
 
     private static boolean near(StrandRequest request, int week) {
         return request.daysToContest().filter(out -> out.get(week) < NEAR).isPresent();
     }
 
-    private static Dose far(int session, Percent share) {
-        int at = session % DOSES.length;
-        Percent percent = share.plus(Percent.of(POINTS[at]));
-        return StrandRequest.dose(DOSES[at] + " %s%%", percent.isGreaterThan(MOST) ? MOST : percent);
+    private static Percent moved(int session, Percent share) {
+        Percent moved = share.plus(Percent.of(POINTS[session % POINTS.length]));
+        return moved.isGreaterThan(MOST) ? MOST : moved.isLessThan(LEAST) ? LEAST : moved;
+    }
+
+    private static String hardest(double through) {
+        return through < 0.34 ? "7.5" : through < 0.67 ? "8" : "8.5";
     }
 
     private static Optional<Dose> nearContest(int session) {
         return session == 0
                 ? Optional.of(StrandRequest.dose("1 @8 then 3x3 -15%%"))
-                : session == 2 ? Optional.of(StrandRequest.dose("3x2 75%%")) : Optional.empty();
+                : session == 2 ? Optional.of(StrandRequest.dose("3x3 75%%")) : Optional.empty();
     }
 }

@@ -9,6 +9,7 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.WithinReach;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -39,18 +40,49 @@ final class Milestones {
                 && load.percentOf(max).compareTo(NEAR) >= 0;
     }
 
-    /** The same dose, or where it would park at a milestone, a step below it. */
-    static Dose skip(Dose dose, LiftNumbers numbers, MassUnit unit, Rounding rule) {
+    /**
+     * The doses of a row of weeks, none of them parked at a milestone: a step below it, or above it where that keeps the
+     * steps from growing. The goal itself, asked for whole, stays.
+     */
+    static List<Optional<Dose>> skip(List<Optional<Dose>> row, LiftNumbers numbers, MassUnit unit, Rounding rule) {
+        List<Optional<Dose>> skipped = new ArrayList<>();
+        for (int week = 0; week < row.size(); week++) {
+            int at = week;
+            skipped.add(row.get(week).map(dose -> skip(dose, skipped, next(row, at), numbers, unit, rule)));
+        }
+        return skipped;
+    }
+
+    private static Optional<Dose> next(List<Optional<Dose>> row, int week) {
+        return row.subList(week + 1, row.size()).stream()
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private static Dose skip(
+            Dose dose,
+            List<Optional<Dose>> before,
+            Optional<Dose> next,
+            LiftNumbers numbers,
+            MassUnit unit,
+            Rounding rule) {
         List<Part> parts = new ArrayList<>();
         for (Part part : dose.parts()) {
-            parts.add(skip(part, numbers, unit, rule));
+            parts.add(skip(part, before, next, numbers, unit, rule));
         }
         return new Dose(parts);
     }
 
-    private static Part skip(Part part, LiftNumbers numbers, MassUnit unit, Rounding rule) {
+    private static Part skip(
+            Part part,
+            List<Optional<Dose>> before,
+            Optional<Dose> next,
+            LiftNumbers numbers,
+            MassUnit unit,
+            Rounding rule) {
         if (!(part.basis() instanceof LoadBasis.Share share)
-                || numbers.workingMax().isEmpty()) {
+                || numbers.workingMax().isEmpty()
+                || share.of() == Reference.Named.GOAL && share.percent().equals(Percent.HUNDRED)) {
             return part;
         }
         Optional<Mass> whole = whole(share.of(), numbers);
@@ -59,8 +91,39 @@ final class Milestones {
                         whole.get().times(share.percent()), numbers.workingMax().get(), unit, rule)) {
             return part;
         }
-        Mass below =
-                Mass.of(rounded(whole.get().times(share.percent()), unit, rule).subtract(step(unit)), unit);
+        BigDecimal milestone = rounded(whole.get().times(share.percent()), unit, rule);
+        Percent above = share(milestone.add(step(unit)), whole.get(), unit, rule);
+        Part passed = part.with(new LoadBasis.Share(share.of(), above));
+        return keepsTheSteps(above, before, next, share.of()) && WithinReach.of(passed, numbers)
+                ? passed
+                : part.with(new LoadBasis.Share(
+                        share.of(), share(milestone.subtract(step(unit)), whole.get(), unit, rule)));
+    }
+
+    /** Whether a share leaves a step to the next week, and is no larger step than the last one was. */
+    private static boolean keepsTheSteps(
+            Percent share, List<Optional<Dose>> before, Optional<Dose> next, Reference of) {
+        List<Percent> shares = before.stream()
+                .flatMap(Optional::stream)
+                .flatMap(dose -> of(dose, of).stream())
+                .toList();
+        Optional<Percent> following = next.flatMap(dose -> of(dose, of));
+        if (shares.size() < 2
+                || following.filter(percent -> !percent.isLessThan(share)).isEmpty()) {
+            return false;
+        }
+        Percent last = shares.get(shares.size() - 1);
+        return !share.minus(last).isGreaterThan(last.minus(shares.get(shares.size() - 2)));
+    }
+
+    private static Optional<Percent> of(Dose dose, Reference of) {
+        return dose.first().basis() instanceof LoadBasis.Share share
+                        && share.of().equals(of)
+                ? Optional.of(share.percent())
+                : Optional.empty();
+    }
+
+    private static Percent share(BigDecimal load, Mass whole, MassUnit unit, Rounding rule) {
         // so that the rule does not carry the tenth onto the milestone after all
         RoundingMode tenths =
                 switch (rule) {
@@ -68,8 +131,7 @@ final class Milestones {
                     case UP -> RoundingMode.FLOOR;
                     case DOWN -> RoundingMode.CEILING;
                 };
-        Percent tenth = Percent.of(below.percentOf(whole.get()).figure().setScale(1, tenths));
-        return part.with(new LoadBasis.Share(share.of(), tenth));
+        return Percent.of(Mass.of(load, unit).percentOf(whole).figure().setScale(1, tenths));
     }
 
     /** What a share is of, as far as milestones are looked for. */

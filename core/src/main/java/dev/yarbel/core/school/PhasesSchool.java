@@ -8,19 +8,30 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Phase blocks: build muscle, build strength, peak, each with its own range of repetitions and load. */
+/**
+ * Muscle, then strength, then a peak, each with its own range; the lighter day follows the phase. Without a contest there is
+ * no peak: strength goes on to the end.
+ */
 final class PhasesSchool implements School.Generator {
 
     private static final double MUSCLE = 0.4;
     private static final double STRENGTH = 0.75;
     private static final Percent STRENGTH_FROM = Percent.of(77);
     private static final Percent MUSCLE_TO = Percent.of(74);
+    private static final Percent STRENGTH_TO = Percent.of(90);
     private static final Percent PEAK_TO = Percent.of(94);
 
     /** What a week is for, by how many of the training weeks lie before it. */
-    static Phase phase(int week, int weeks) {
+    static Phase phase(int week, int weeks, boolean toContest) {
         double through = (week + 0.5) / weeks;
-        return through < MUSCLE ? Phase.MUSCLE : through < STRENGTH ? Phase.STRENGTH : Phase.PEAK;
+        if (through < MUSCLE) {
+            return Phase.MUSCLE;
+        }
+        return through < STRENGTH || !toContest ? Phase.STRENGTH : Phase.PEAK;
+    }
+
+    private static Phase phase(int week, StrandRequest request) {
+        return phase(week, request.weeks(), request.daysToContest().isPresent());
     }
 
     @Override
@@ -34,52 +45,60 @@ final class PhasesSchool implements School.Generator {
                     session == 0 ? Strand.MAIN : Strand.SECOND,
                     request.lift(),
                     session == 0 ? Purpose.CONTEST_LIFT : Purpose.LIGHT_DAY,
-                    request.each(week -> main(phase(week, request.weeks()), shares.get(week), session))));
+                    request.each(week -> main(request, week, shares.get(week), session))));
         }
         strands.addAll(request.assistance(
                 0,
-                request.some(week -> assistance(week, request, 3)),
-                request.some(week -> assistance(week, request, 2))));
+                List.of(
+                        request.some(week -> assistance(phase(week, request), 3)),
+                        request.some(week -> assistance(phase(week, request), 2)))));
         return strands;
     }
 
-    /** Muscle leads to 74 %; from there strength and peak lead to 94 % in one row of shrinking steps. */
+    /** Muscle leads to 74 %; from there strength and peak lead on in one row of shrinking steps. */
     private static List<Percent> shares(StrandRequest request) {
         int muscle = 0;
-        while (muscle < request.weeks() && phase(muscle, request.weeks()) == Phase.MUSCLE) {
+        while (muscle < request.weeks() && phase(muscle, request) == Phase.MUSCLE) {
             muscle++;
         }
         List<Percent> shares = new ArrayList<>();
         if (muscle > 0) {
             Percent to = request.start().isGreaterThan(MUSCLE_TO) ? request.start() : MUSCLE_TO;
-            shares.addAll(ShrinkingSteps.reaching(request.start(), to, muscle));
+            Percent furthest = request.start().plus(ShrinkingSteps.longest(muscle, 0));
+            shares.addAll(ShrinkingSteps.reaching(
+                    request.start(), request.anew() && furthest.isLessThan(to) ? furthest : to, muscle));
         }
-        if (muscle < request.weeks()) {
-            shares.addAll(ShrinkingSteps.reaching(STRENGTH_FROM, PEAK_TO, request.weeks() - muscle));
+        boolean toContest = request.daysToContest().isPresent();
+        int heavy = request.peak() + 1 - muscle;
+        if (heavy > 0) {
+            Percent goal = toContest ? PEAK_TO : STRENGTH_TO;
+            Percent furthest = STRENGTH_FROM.plus(ShrinkingSteps.longest(heavy, 0));
+            shares.addAll(ShrinkingSteps.reaching(
+                    STRENGTH_FROM, request.anew() && furthest.isLessThan(goal) ? furthest : goal, heavy));
+        }
+        while (shares.size() < request.weeks()) {
+            shares.add(shares.isEmpty() ? STRENGTH_FROM : shares.get(shares.size() - 1));
         }
         return shares;
     }
 
-    private static Dose main(Phase phase, Percent share, int session) {
+    private static Dose main(StrandRequest request, int week, Percent share, int session) {
         Percent lighter = StrandRequest.part(share, 88);
-        return switch (phase) {
-            case MUSCLE -> StrandRequest.dose("4x8 %s%%", session == 0 ? share : lighter);
+        return switch (phase(week, request)) {
+            case MUSCLE ->
+                StrandRequest.dose(
+                        "4x%s %s%%",
+                        request.reps(session == 0 ? share : lighter, 4, "9", 5, 8), session == 0 ? share : lighter);
             case STRENGTH ->
                 session == 0
-                        ? StrandRequest.dose("4x%s %s%%", reps(share), share)
-                        : StrandRequest.dose("4x5 %s%%", lighter);
+                        ? StrandRequest.dose("4x%s %s%%", request.reps(share, 4, "8.5", 2, 6), share)
+                        : StrandRequest.dose("4x%s %s%%", request.reps(lighter, 4, "8", 3, 5), lighter);
             default -> session == 0 ? StrandRequest.dose("3x1 %s%%", share) : StrandRequest.dose("2x2 %s%%", lighter);
         };
     }
 
-    /** Fives, then fours, threes and twos as the load rises. */
-    private static int reps(Percent share) {
-        double figure = share.figure().doubleValue();
-        return figure < 80 ? 5 : figure < 85 ? 4 : figure < 89 ? 3 : 2;
-    }
-
-    private static Optional<Dose> assistance(int week, StrandRequest request, int sets) {
-        return switch (phase(week, request.weeks())) {
+    private static Optional<Dose> assistance(Phase phase, int sets) {
+        return switch (phase) {
             case MUSCLE -> Optional.of(StrandRequest.dose("%sx10-15 @8", sets));
             case STRENGTH -> Optional.of(StrandRequest.dose("%sx6-8 @8", sets));
             default -> Optional.empty();

@@ -14,9 +14,20 @@ public enum Purpose {
     /** Pulls from three heights, overloading from the top down. */
     THREE_HEIGHTS,
     HAMSTRINGS_AND_GLUTES,
+    QUADS,
+    CALVES,
     UPPER_BACK,
+    LOW_BACK,
+    CHEST,
+    SHOULDERS,
     TRICEPS,
+    BICEPS,
     TRUNK,
+    GRIP,
+    /** The lift held or begun where it gives way. */
+    POSITION,
+    /** Short rests and moving loads for events that slow late. */
+    CONDITIONING,
     /** The contest's event at its announced load. */
     EVENT
 }

@@ -27,10 +27,7 @@ final class RpeLedSchool implements School.Generator {
                     Purpose.ROTATION,
                     request.each(week -> StrandRequest.dose("3x5 @7"))));
         }
-        strands.addAll(request.assistance(
-                0,
-                request.each(week -> StrandRequest.dose("3x8-12 @8")),
-                request.each(week -> StrandRequest.dose("2x10-15 @8"))));
+        strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 }

@@ -5,28 +5,22 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Specialisation on one lift: for a pull, three heights in one session, overloading from the top down, and density singles
- * on the other day; for any other lift, clusters on one day and density singles on the other. The density load stays until
- * the whole goal is made.
+ * Specialisation on one lift, for at most eight weeks: for a pull, three heights in one session, overloading from the top
+ * down, and density singles on the other day; for any other lift, clusters on one day and density singles on the other. The
+ * density load stays until the whole goal is made.
  */
 final class SpecialisationSchool implements School.Generator {
+
+    private static final Percent TOP_FROM = Percent.of(105);
+    private static final Percent TOP_TO = Percent.of(110);
+    private static final Percent LOW_FROM = Percent.of(78);
+    private static final Percent LOW_TO = Percent.of(86);
 
     @Override
     public List<Strand> draw(StrandRequest request) {
         List<Strand> strands = new ArrayList<>();
-        List<Percent> shares = request.upTo(87);
         if (request.isPull()) {
-            String[] heights = {"above-knee-pull", "mid-shin-pull", "deficit-deadlift"};
-            for (int i = 0; i < heights.length; i++) {
-                int rank = i == 0 ? Strand.MAIN : Strand.SECOND;
-                request.firstAvailable(heights[i])
-                        .ifPresent(height -> strands.add(new Strand(
-                                0,
-                                rank,
-                                height,
-                                Purpose.THREE_HEIGHTS,
-                                request.each(week -> StrandRequest.dose("3x3 %s%% rest 180", shares.get(week))))));
-            }
+            strands.addAll(threeHeights(request));
         } else {
             strands.add(new Strand(
                     0,
@@ -46,6 +40,31 @@ final class SpecialisationSchool implements School.Generator {
                     request.each(week -> week < 2
                             ? StrandRequest.dose("10x1 in 10min gap 30 %s%%", week == 0 ? 85 : 90)
                             : StrandRequest.dose("10x1 in 10min gap 30 last %s", request.step()))));
+        }
+        strands.addAll(request.assistance(Math.min(1, request.sessions() - 1), "3x8-12 @8", "2x10-15 @8"));
+        return strands;
+    }
+
+    /** From above the knee it starts at 105 % of the full pull and rises; the lower heights hang on their own maxes. */
+    private static List<Strand> threeHeights(StrandRequest request) {
+        List<Percent> top = request.upTo(TOP_FROM, TOP_TO);
+        List<Percent> low = request.upTo(LOW_FROM, LOW_TO);
+        List<Strand> strands = new ArrayList<>();
+        request.firstAvailable("above-knee-pull")
+                .ifPresent(height -> strands.add(new Strand(
+                        0,
+                        Strand.MAIN,
+                        height,
+                        Purpose.THREE_HEIGHTS,
+                        request.each(week -> StrandRequest.dose("3x3 %s%% of deadlift rest 180", top.get(week))))));
+        for (String lower : List.of("mid-shin-pull", "deficit-deadlift")) {
+            request.firstAvailable(lower)
+                    .ifPresent(height -> strands.add(new Strand(
+                            0,
+                            Strand.SECOND,
+                            height,
+                            Purpose.THREE_HEIGHTS,
+                            request.each(week -> StrandRequest.dose("3x3 %s%% rest 180", low.get(week))))));
         }
         return strands;
     }

@@ -32,6 +32,13 @@ final class SteadyAddSchool implements School.Generator {
                                 : StrandRequest.dose("%sx5+ last %s", sets, request.step()));
             })));
         }
+        // little beside it: the fives are the work
+        strands.addAll(request.assistance(0, List.of(request.some(week -> {
+            int turn = week * request.sessions();
+            return alternating && turn % request.of() != request.place()
+                    ? Optional.empty()
+                    : Optional.of(StrandRequest.dose("2x8-12 @7"));
+        }))));
         return strands;
     }
 }

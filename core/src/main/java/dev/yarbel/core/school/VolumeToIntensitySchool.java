@@ -29,15 +29,20 @@ final class VolumeToIntensitySchool implements School.Generator {
                     request.each(week -> {
                         int at = (int) Math.round(request.through(week) * (REPS.length - 1));
                         return session == 0
-                                ? StrandRequest.dose("%sx%s %s%%", SETS[at], REPS[at], shares.get(week))
+                                ? StrandRequest.dose(
+                                        "%sx%s %s%%",
+                                        SETS[at],
+                                        request.reps(shares.get(week), SETS[at], "9", 1, REPS[at]),
+                                        shares.get(week))
                                 : StrandRequest.dose(
                                         "3x%s %s%%", Math.max(3, REPS[at]), StrandRequest.part(shares.get(week), 85));
                     })));
         }
         strands.addAll(request.assistance(
                 0,
-                request.some(week -> fading(request.through(week), 0.9)),
-                request.some(week -> fading(request.through(week), 0.7))));
+                List.of(
+                        request.some(week -> fading(request.through(week), 0.9)),
+                        request.some(week -> fading(request.through(week), 0.7)))));
         return strands;
     }
 

@@ -168,8 +168,11 @@ public record Prescription(
         return firstSet + sets - 1;
     }
 
-    /** The stem of the letter: slots that share one, C1 and C2, are done in turn. */
+    /** The stem of the letter: slots that share one, C1 and C2, are done in turn where neither is to be done apart. */
     public String group() {
+        if (part.is(Manner.APART)) {
+            return letter;
+        }
         String stem = letter.replaceAll("\\d+$", "");
         return stem.isEmpty() ? letter : stem;
     }

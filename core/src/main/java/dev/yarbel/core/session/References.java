@@ -49,6 +49,11 @@ public record References(
                 .max(Comparator.comparing(LastSession::load)));
     }
 
+    /** The same with a load announced for the contest. */
+    public References withEvent(Mass announced) {
+        return new References(contest, goal, Optional.of(announced), repMaxes, lastTimes, ownBests);
+    }
+
     public References {
         repMaxes = Map.copyOf(repMaxes);
         lastTimes = Map.copyOf(lastTimes);

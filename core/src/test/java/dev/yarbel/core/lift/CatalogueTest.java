@@ -31,7 +31,7 @@ class CatalogueTest {
         assertThat(variation.recovery()).isIn(Percent.of(85), Percent.of(100), Percent.of(110));
         variation.parent().ifPresent(ratio -> {
             assertThat(Catalogue.STANDARD.find(ratio.to())).isPresent();
-            assertThat(ratio.share()).isBetween(Percent.of(30), Percent.of(110));
+            assertThat(ratio.share()).isBetween(Percent.of(30), Percent.of(125));
         });
     }
 

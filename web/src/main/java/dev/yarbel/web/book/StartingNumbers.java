@@ -273,7 +273,11 @@ public class StartingNumbers {
 
     /** Sets down the load announced for the contest; blank where none is any more. */
     public void eventLoad(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        Optional<Mass> load = typed.readIfAny("load", text -> Reading.mass(text, lifter.unit()));
+        eventLoad(coach, lifter, lift, typed.readIfAny("load", text -> Reading.mass(text, lifter.unit())));
+    }
+
+    /** The same, read already. */
+    public void eventLoad(Person coach, LifterCard lifter, Lift lift, Optional<Mass> load) {
         LiftNumbersEntity row = row(lifter, lift);
         Optional<Mass> before = row.eventLoad();
         if (!before.equals(load)) {

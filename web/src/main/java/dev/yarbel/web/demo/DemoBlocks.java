@@ -5,15 +5,13 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.school.BlockRequest;
 import dev.yarbel.core.school.BlockWriter;
 import dev.yarbel.core.school.LiftRequest;
+import dev.yarbel.core.school.Means;
 import dev.yarbel.core.school.Purpose;
 import dev.yarbel.core.school.School;
-import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.shape.Deload;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -75,20 +73,10 @@ final class DemoBlocks {
             lifts.put(lift, LiftRequest.of(School.PHASES));
         }
         return BlockWriter.write(
-                new BlockRequest(
-                        start,
-                        12,
-                        List.of(0, 2, 4),
-                        lifts,
-                        4,
-                        Deload.HALF_SETS,
-                        Optional.of(contest),
-                        MassUnit.KG,
-                        Mass.of("2.5", MassUnit.KG),
-                        false,
-                        lift -> LiftNumbers.NONE,
-                        lift -> lift.key().equals("romanian-deadlift"),
-                        Catalogue.STANDARD),
+                BlockRequest.of(start, 12, List.of(0, 2, 4), lifts)
+                        .withDeload(4, Deload.HALF_SETS)
+                        .toward(Optional.of(contest))
+                        .with(Means.of(Catalogue.STANDARD, lift -> lift.key().equals("romanian-deadlift"))),
                 day -> List.of("First day", "Second day", "Third day").get(day),
                 purpose -> purpose == Purpose.CONTEST_LIFT ? "the lift itself" : "for the lift");
     }

@@ -6,7 +6,9 @@ import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.prescription.Changing;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -18,8 +20,12 @@ import java.util.function.Supplier;
  */
 public final class AtHand {
 
-    /** A gym and its number; 0 when the lifter has none. */
-    record Contents(long gymId, Gym gym) {}
+    /**
+     * A gym and its number; 0 when the lifter has none.
+     *
+     * @param changing its chains and bands, as a pair on the bar
+     */
+    record Contents(long gymId, Gym gym, List<Changing> changing) {}
 
     private final Supplier<Contents> lookUp;
     private final Function<Kit, Loader> loaders;
@@ -46,6 +52,11 @@ public final class AtHand {
     /** What the gym is called. */
     public String gymName() {
         return contents().gym().name();
+    }
+
+    /** The gym's chains and bands as a pair on the bar: all of a chain at the top, bands as they were measured. */
+    public List<Changing> changing() {
+        return contents().changing();
     }
 
     /** Where safeties stand for the bar a lift is done with, when that is not where they usually do. */

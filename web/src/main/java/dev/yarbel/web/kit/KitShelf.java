@@ -9,6 +9,7 @@ import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,8 +63,16 @@ public class KitShelf {
 
     private static AtHand.Contents contents(List<Object[]> rows) {
         return rows.isEmpty()
-                ? new AtHand.Contents(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()))
-                : new AtHand.Contents(((GymEntity) rows.get(0)[0]).id(), gym(rows));
+                ? new AtHand.Contents(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()), List.of())
+                : new AtHand.Contents(((GymEntity) rows.get(0)[0]).id(), gym(rows), changing(rows));
+    }
+
+    private static List<Changing> changing(List<Object[]> rows) {
+        return rows.stream()
+                .map(row -> (PieceEntity) row[1])
+                .filter(Objects::nonNull)
+                .flatMap(piece -> piece.changing().stream())
+                .toList();
     }
 
     Loader loader(Kit kit) {

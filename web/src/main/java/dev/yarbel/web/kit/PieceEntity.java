@@ -8,6 +8,8 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.Changing;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -15,6 +17,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.Optional;
 
@@ -146,6 +149,27 @@ class PieceEntity {
 
     Gym.Stack stack() {
         return new Gym.Stack(name, madeFor, mass, step, most);
+    }
+
+    /** What it adds to a bar as a pair: chains with all of them off the floor at the top, bands as a scale showed them. */
+    Optional<Changing> changing() {
+        if (shelf == Shelf.CHAINS && count > 1) {
+            Mass both = mass.times(Percent.ofShare(length.in(LengthUnit.M))).times(2);
+            return Optional.of(new Changing(Changing.Kind.CHAINS, Mass.ZERO, whole(both), unit));
+        }
+        if (shelf != Shelf.BANDS) {
+            return Optional.empty();
+        }
+        Band other = otherBand();
+        return Optional.of(new Changing(
+                Changing.Kind.BANDS,
+                whole(band().tensionShort().plus(other.tensionShort())),
+                whole(band().tensionLong().plus(other.tensionLong())),
+                unit));
+    }
+
+    private Mass whole(Mass exact) {
+        return Mass.of(exact.in(unit).setScale(0, RoundingMode.HALF_UP), unit);
     }
 
     Band band() {

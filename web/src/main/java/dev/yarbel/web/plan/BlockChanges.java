@@ -3,12 +3,17 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -46,11 +51,12 @@ class BlockChanges {
         DAY_LATER,
         DAY_SET,
         BLOCK_SET,
-        BLOCK_SHIFT;
+        BLOCK_SHIFT,
+        CONTEST_SHAPE;
 
         /** Whether it goes for the blocks given from one as well; name, start and contest are each lifter's own. */
         boolean canFollow() {
-            return this != BLOCK_SET && this != BLOCK_SHIFT;
+            return this != BLOCK_SET && this != BLOCK_SHIFT && this != CONTEST_SHAPE;
         }
     }
 
@@ -90,6 +96,7 @@ class BlockChanges {
             case SLOT_ADD, SLOT_REMOVE, SLOT_UP, SLOT_DOWN, SLOT_SET -> slot(open, kind, typed);
             case DAY_ADD, DAY_COPY, DAY_REMOVE, DAY_EARLIER, DAY_LATER, DAY_SET -> day(open, kind, typed);
             case BLOCK_SET, BLOCK_SHIFT -> block(open, kind, typed);
+            case CONTEST_SHAPE -> shapeForContest(open, typed);
         };
     }
 
@@ -337,6 +344,63 @@ class BlockChanges {
         }
         draft.start = start;
         return start.toString();
+    }
+
+    /** Rewrites the doses around a contest for it; days that were lifted stay. */
+    private static String shapeForContest(BlockDesk.Open open, Typed typed) {
+        BlockDraft draft = open.draft;
+        LifterPlan plan = open.plan();
+        Block block = asItStands(draft, plan);
+        LocalDate contest = typed.read("contest", text -> {
+            LocalDate day = Reading.day(text);
+            if (!day.isAfter(block.start()) || day.isAfter(block.end().plusDays(Taper.DAYS))) {
+                throw new UnreadableException("alter.contest-far", Taper.DAYS);
+            }
+            return day;
+        });
+        Taper taper = new Taper(contest, plan.standing().catalogue(), plan.resolver()::numbers);
+        Block shaped = taper.over(block, plan::isFinished);
+        for (int day = 0; day < shaped.days().size(); day++) {
+            List<Slot> slots = shaped.days().get(day).slots();
+            for (int slot = 0; slot < slots.size(); slot++) {
+                for (int week = 0; week < shaped.weeks(); week++) {
+                    CellKey key = new CellKey(plan.slotIds().get(day).get(slot), week);
+                    draft.cell(
+                            key,
+                            slots.get(slot)
+                                    .doses()
+                                    .get(week)
+                                    .map(Dose::shorthand)
+                                    .orElse(""));
+                }
+            }
+        }
+        for (int week = 0; week < shaped.weeks(); week++) {
+            draft.weeks.set(week, shaped.shape().get(week));
+        }
+        draft.contest = Optional.of(contest);
+        return contest.toString();
+    }
+
+    /** The block with its doses as they are held now; its weeks, days and slots are those the coach saw. */
+    private static Block asItStands(BlockDraft draft, LifterPlan plan) {
+        List<TrainingDay> days = new ArrayList<>();
+        for (int day = 0; day < plan.block().days().size(); day++) {
+            TrainingDay training = plan.block().days().get(day);
+            List<Slot> slots = new ArrayList<>();
+            for (int s = 0; s < training.slots().size(); s++) {
+                Slot slot = training.slots().get(s);
+                long id = plan.slotIds().get(day).get(s);
+                List<Optional<Dose>> doses = new ArrayList<>();
+                for (int week = 0; week < draft.weeks.size(); week++) {
+                    String text = draft.cell(new CellKey(id, week));
+                    doses.add(text.isEmpty() ? Optional.empty() : Optional.of(Dose.parse(text)));
+                }
+                slots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason()));
+            }
+            days.add(new TrainingDay(training.name(), training.offset(), slots));
+        }
+        return new Block(draft.start, draft.weeks.size(), days, draft.weeks, draft.contest);
     }
 
     // ---- reading

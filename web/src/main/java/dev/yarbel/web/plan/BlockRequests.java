@@ -3,15 +3,23 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.school.BlockRequest;
 import dev.yarbel.core.school.BlockWriter;
 import dev.yarbel.core.school.LiftRequest;
+import dev.yarbel.core.school.Means;
 import dev.yarbel.core.school.School;
+import dev.yarbel.core.school.SchoolRefused;
+import dev.yarbel.core.school.WeakPoint;
+import dev.yarbel.core.session.Best;
+import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.shape.Deload;
+import dev.yarbel.web.book.LiftStanding;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.page.Reading;
@@ -21,11 +29,13 @@ import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Reads what a coach asks a new block to be drawn up from, and draws it. */
@@ -45,8 +55,9 @@ class BlockRequests {
      * What was asked for.
      *
      * @param origin the same for every run of the same
+     * @param announced loads of events that were said in the form
      */
-    record Asked(String name, Block block, String origin) {}
+    record Asked(String name, Block block, String origin, Map<Lift, Mass> announced) {}
 
     /**
      * Draws a block from the form.
@@ -65,27 +76,27 @@ class BlockRequests {
             }
             return day;
         });
+        Map<Lift, Mass> announced = announced(lifter, lifts, typed);
         Numbers numbers = standing.numbers();
-        Catalogue catalogue = standing.catalogue();
-        Block block = BlockWriter.write(
-                new BlockRequest(
-                        start,
-                        weeks,
-                        days,
-                        lifts,
+        BlockRequest request = BlockRequest.of(start, weeks, days, lifts)
+                .withDeload(
                         typed.read("deload-every", text -> Reading.number(text, 0, 12)),
-                        typed.read("deload", text -> Reading.choice(Deload.class, text)),
-                        contest,
+                        typed.read("deload", text -> Reading.choice(Deload.class, text)))
+                .toward(contest)
+                .in(
                         lifter.unit(),
                         lifter.unit() == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5),
-                        typed.isTicked("milestones"),
-                        numbers::of,
-                        lift -> catalogue.find(lift).isPresent()
-                                && kit.loads(catalogue.of(lift)).isPresent(),
-                        catalogue,
-                        lifter.rounding()),
-                day -> words.say("new-block.day", day + 1),
-                purpose -> words.say("purpose." + purpose));
+                        lifter.rounding())
+                .withMilestones(typed.isTicked("milestones"))
+                .with(lift -> withAnnounced(numbers.of(lift), Optional.ofNullable(announced.get(lift))))
+                .with(means(standing, kit));
+        Block block;
+        try {
+            block = BlockWriter.write(
+                    request, day -> words.say("new-block.day", day + 1), purpose -> words.say("purpose." + purpose));
+        } catch (SchoolRefused refused) {
+            throw unreadable(refused, row(typed, refused.lift()));
+        }
         String name =
                 typed.readIfAny("name", text -> BlockChanges.line(text, 40)).orElseGet(() -> name(lifts));
         String origin = lifts.entrySet().stream()
@@ -93,7 +104,69 @@ class BlockRequests {
                         lift.getKey().key() + ":" + lift.getValue().school().key())
                 .sorted()
                 .collect(Collectors.joining(" "));
-        return new Asked(name, block, origin);
+        return new Asked(name, block, origin, announced);
+    }
+
+    /** Why a school cannot draw it, beside the field that says so. */
+    private UnreadableException unreadable(SchoolRefused refused, int row) {
+        String school = words.say("school." + refused.school().key());
+        return switch (refused.why()) {
+            case TOO_LONG ->
+                new UnreadableException(
+                                "new-block.too-long", school, refused.school().mostWeeks())
+                        .in("weeks");
+            case ONE_LIFT -> new UnreadableException("new-block.one-lift", school).in("school" + row);
+            case EVENT_LOAD -> new UnreadableException("new-block.event-load").in("event" + row);
+        };
+    }
+
+    private static Map<Lift, Mass> announced(LifterCard lifter, Map<Lift, LiftRequest> lifts, Typed typed) {
+        Map<Lift, Mass> announced = new HashMap<>();
+        for (Lift lift : lifts.keySet()) {
+            typed.readIfAny("event" + row(typed, lift), text -> Reading.mass(text, lifter.unit()))
+                    .ifPresent(load -> announced.put(lift, load));
+        }
+        return announced;
+    }
+
+    /** The row of the form a lift stands in, from 1. */
+    private static int row(Typed typed, Lift lift) {
+        return IntStream.rangeClosed(1, LIFTS)
+                .filter(i -> typed.text("lift" + i).equals(lift.key()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static LiftNumbers withAnnounced(LiftNumbers numbers, Optional<Mass> announced) {
+        return announced
+                .map(load -> numbers.with(numbers.references().withEvent(load)))
+                .orElse(numbers);
+    }
+
+    /** Chains and bands are for the advanced; one set-up of them for intermediates, none for anybody else. */
+    private static Means means(Standing standing, AtHand kit) {
+        Catalogue catalogue = standing.catalogue();
+        List<Best.PastSet> past = standing.pastSets();
+        return new Means(
+                catalogue,
+                lift -> catalogue.find(lift).isPresent()
+                        && kit.loads(catalogue.of(lift)).isPresent(),
+                lift -> {
+                    Optional<Mastery> mastery = standing.of(lift).flatMap(LiftStanding::mastery);
+                    int most = mastery.map(level -> switch (level) {
+                                case BEGINNER -> 0;
+                                case INTERMEDIATE -> 1;
+                                case ADVANCED -> kit.changing().size();
+                            })
+                            .orElse(0);
+                    return kit.changing().stream().limit(most).toList();
+                },
+                setUp -> past.stream()
+                        .filter(set -> set.set().lift().equals(setUp.lift())
+                                && set.kind().built() == KindOfWork.Built.CLIMB
+                                && set.kind().changing().equals(setUp.changing()))
+                        .map(Best.PastSet::on)
+                        .max(LocalDate::compareTo));
     }
 
     private String name(Map<Lift, LiftRequest> lifts) {
@@ -128,7 +201,8 @@ class BlockRequests {
                             typed.readIfAny(
                                     "from" + i,
                                     text -> Percent.of(Reading.decimal(
-                                            text.replace("%", "").strip(), 30, 100)))));
+                                            text.replace("%", "").strip(), 30, 100))),
+                            typed.readIfAny("weak" + i, text -> Reading.choice(WeakPoint.class, text))));
         }
         if (lifts.isEmpty()) {
             throw new UnreadableException("new-block.no-lift").in("lift1");

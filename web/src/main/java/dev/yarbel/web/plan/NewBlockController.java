@@ -5,9 +5,11 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.school.School;
+import dev.yarbel.core.school.WeakPoint;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
@@ -52,6 +54,7 @@ class NewBlockController {
     private final BlockRequests requests;
     private final GivenBlocks blocks;
     private final Templates templates;
+    private final StartingNumbers starting;
     private final Forms forms;
     private final Words words;
     private final Clock clock;
@@ -64,9 +67,11 @@ class NewBlockController {
             BlockRequests requests,
             GivenBlocks blocks,
             Templates templates,
+            StartingNumbers starting,
             Forms forms,
             Words words,
             Clock clock) {
+        this.starting = starting;
         this.roster = roster;
         this.book = book;
         this.kits = kits;
@@ -124,6 +129,8 @@ class NewBlockController {
                 typed -> {
                     BlockRequests.Asked asked = requests.draw(lifter, standing, kit, typed);
                     if (typed.isTicked("keep")) {
+                        asked.announced()
+                                .forEach((lift, load) -> starting.eventLoad(person, lifter, lift, Optional.of(load)));
                         return "redirect:/lifters/" + id + "/plan?block="
                                 + blocks.begin(person, lifter, asked.name(), asked.block(), asked.origin());
                     }
@@ -177,6 +184,7 @@ class NewBlockController {
         model.addAttribute("drawn", drawn.orElse(null));
         model.addAttribute(
                 "schools", List.of(School.values()).stream().map(SchoolView::of).toList());
+        model.addAttribute("weakPoints", List.of(WeakPoint.values()));
         model.addAttribute("deloads", List.of(Deload.values()));
         model.addAttribute("start", start(lifter, today));
         model.addAttribute("weeks", WEEKS);

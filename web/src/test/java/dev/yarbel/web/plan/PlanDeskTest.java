@@ -18,6 +18,7 @@ import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.page.ChangeKind;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -93,6 +94,43 @@ class PlanDeskTest extends DeskTesting {
         assertThat(club.plan().block().shape().get(1).deload()).isFalse();
         send("/undo");
         assertThat(club.plan().block().shape().get(1).deload()).isTrue();
+    }
+
+    // ---- a contest
+
+    @Test
+    void theWeeksBeforeAContestAreShapedByOneCommandAndBroughtBackByOneStep() throws Exception {
+        List<String> top = row(0);
+        List<String> volume = row(2);
+        LocalDate contest = club.plan().block().date(0, 2).plusDays(5);
+        change("CONTEST_SHAPE", "contest", contest.toString()).andExpect(status().is3xxRedirection());
+        assertThat(club.plan().block().contest()).contains(contest);
+        // twelve days out, and five
+        assertThat(row(2).get(1)).isEqualTo("2x5 75%");
+        assertThat(row(2).get(2)).isEqualTo("2x3 75%");
+        send("/undo");
+        assertThat(row(0)).isEqualTo(top);
+        assertThat(row(2)).isEqualTo(volume);
+        assertThat(club.plan().block().contest()).isEmpty();
+    }
+
+    @Test
+    void whatWasLiftedStaysWhenWeeksAreShapedForAContest() throws Exception {
+        lifted(1);
+        LocalDate contest = club.plan().block().date(0, 2).plusDays(5);
+        change("CONTEST_SHAPE", "contest", contest.toString());
+        assertThat(row(2).get(1)).isEqualTo("3x5 75%");
+        assertThat(row(2).get(2)).isEqualTo("2x3 75%");
+    }
+
+    @Test
+    void aContestFarFromTheBlockIsRefusedBesideItsField() throws Exception {
+        change(
+                        "CONTEST_SHAPE",
+                        "contest",
+                        club.plan().block().end().plusDays(15).toString())
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("at most 14 days after it ends")));
     }
 
     // ---- undo and redo
