@@ -52,6 +52,8 @@ public final class BlockReview {
             review.sessionTime(day);
         }
         new FamilyReview(reviewed).look();
+        new ContestReview(reviewed).look();
+        new SchoolReview(reviewed).look();
         review.walls();
         review.gym();
         review.wholeBlock();

@@ -1,5 +1,7 @@
 package dev.yarbel.core.review;
 
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
@@ -16,6 +18,7 @@ import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.tally.Habit;
+import dev.yarbel.core.tally.WorkLine;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,6 +38,9 @@ final class FamilyReview {
     /** What rounding to plates may add. */
     private static final Percent ROUNDING = Percent.of(1);
 
+    private static final double FAR_BELOW = 0.5;
+    private static final double USED_TO_SOME = 6;
+    private static final int OFTEN = 3;
     private static final double FAR_ABOVE = 1.4;
     private static final double SETS_ABOVE = 4;
     private static final int HIGH_FREQUENCY = 4;
@@ -52,6 +58,8 @@ final class FamilyReview {
             zone(root);
             firstWeek(root);
             frequency(root);
+            tooLittle(root);
+            tooOften(root);
             limitEverySession(root);
         }
     }
@@ -72,7 +80,7 @@ final class FamilyReview {
     private void zone(Lift root) {
         Variation variation = plan.catalogue().of(root);
         Zone zone = plan.known().mastery(root).map(ZONES::get).orElse(null);
-        if (zone == null || !variation.contest()) {
+        if (zone == null || !variation.contest() || !ContestReview.hasZones(root)) {
             return;
         }
         Percent heaviest = Percent.ZERO;
@@ -80,14 +88,12 @@ final class FamilyReview {
         for (Place place : slotsOf(root)) {
             Slot slot = plan.slot(place.day(), place.slot());
             Optional<School> school = slot.school().flatMap(School::of);
-            boolean limitSchool =
-                    school.filter(s -> s == School.MAX_EFFORT_SPEED).isPresent();
             for (int week : plan.weeksToCome(place.day(), slot)) {
                 Percent share = heaviest(place.day(), slot, week);
                 ownLaw &= school.isPresent();
                 heaviest = heaviest.isLessThan(share) ? share : heaviest;
                 boolean held = isHeldToZone(slot.doses().get(week).orElseThrow());
-                if (held && share.isGreaterThan(zone.to().plus(ROUNDING)) && !limitSchool) {
+                if (held && share.isGreaterThan(zone.to().plus(ROUNDING)) && school.isEmpty()) {
                     plan.mark(
                             Kind.ABOVE_ZONE,
                             new Place(place.day(), place.slot(), week, week),
@@ -152,6 +158,58 @@ final class FamilyReview {
             int days = plan.reckoning().frequency(root, week);
             if (days >= HIGH_FREQUENCY) {
                 plan.mark(Kind.FREQUENCY_WHILE_DIETING, root, days, week + 1);
+                return;
+            }
+        }
+    }
+
+    /** It will do nothing: half of what the lifter is used to and less, deloads and the weeks before a contest apart. */
+    private void tooLittle(Lift root) {
+        double used = plan.known().habit().hardSets(root);
+        int weeks = 0;
+        double asked = 0;
+        for (int week = 0; week < plan.block().weeks(); week++) {
+            BlockWeek shape = plan.block().shape().get(week);
+            boolean counts = !shape.deload()
+                    && shape.phase() != Phase.HOLD
+                    && !plan.block().isGap(week)
+                    && !ContestReview.isShaped(plan, plan.block().start().plusWeeks(week))
+                    && !ContestReview.isShaped(
+                            plan, plan.block().start().plusWeeks(week).plusDays(6));
+            if (counts) {
+                weeks++;
+                asked += plan.reckoning().family(root, week).hardSets().doubleValue();
+            }
+        }
+        if (weeks > 0 && used >= USED_TO_SOME && asked / weeks < used * FAR_BELOW) {
+            plan.mark(Kind.TOO_LITTLE, root, halves(used), halves(asked / weeks));
+        }
+    }
+
+    private static BigDecimal halves(double sets) {
+        return BigDecimal.valueOf(Math.round(sets * 2))
+                .divide(BigDecimal.valueOf(2))
+                .stripTrailingZeros();
+    }
+
+    /** The very strong need longer between hard squats and pulls (common practice, no source). */
+    private void tooOften(Lift root) {
+        boolean heavy = root.equals(Lift.SQUAT) || root.equals(Lift.DEADLIFT);
+        boolean strong = plan.known()
+                .mastery(root)
+                .filter(level -> level == Mastery.ADVANCED)
+                .isPresent();
+        for (int week = 0; heavy && strong && week < plan.block().weeks(); week++) {
+            int w = week;
+            long days = plan.reckoning().lines().stream()
+                    .filter(line -> line.week() == w
+                            && line.hardSets() > 0
+                            && plan.catalogue().root(line.lift()).equals(root))
+                    .map(WorkLine::day)
+                    .distinct()
+                    .count();
+            if (days >= OFTEN) {
+                plan.mark(Kind.TOO_OFTEN_FOR_THE_STRONG, root, days, week + 1);
                 return;
             }
         }

@@ -4,6 +4,7 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.tally.Habit;
 import java.time.LocalDate;
 import java.util.List;
@@ -28,6 +29,15 @@ public interface LifterKnown {
     List<Ache> aches();
 
     boolean dietsHard();
+
+    /** The unit the lifter thinks in. */
+    MassUnit unit();
+
+    /** Years of age; empty where nobody said. */
+    Optional<Integer> age();
+
+    /** Days of contests that other blocks of the lifter lead to. */
+    List<LocalDate> contests();
 
     /** Minutes they have for a session. */
     Optional<Integer> minutesAtHand();

@@ -1,7 +1,10 @@
 package dev.yarbel.core.review;
 
 import dev.yarbel.core.lift.Lift;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -22,12 +25,49 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
      */
     public record Place(int day, int slot, int from, int to) {}
 
+    /**
+     * Marks of one kind for one reason, told once with all their places.
+     *
+     * @param facts of the first of them
+     */
+    public record Together(Kind kind, List<Place> places, List<Lift> lifts, List<Object> facts) {}
+
+    /** Marks that say the same told together, in the order of the first of each. */
+    public static List<Together> together(List<Mark> marks) {
+        Map<List<Object>, List<Mark>> alike = new LinkedHashMap<>();
+        for (Mark mark : marks) {
+            List<Object> key = new ArrayList<>(List.of(mark.kind));
+            mark.facts.stream()
+                    .filter(fact -> fact instanceof Enum<?> || fact instanceof Boolean)
+                    .forEach(key::add);
+            alike.computeIfAbsent(key, k -> new ArrayList<>()).add(mark);
+        }
+        return alike.values().stream()
+                .map(same -> new Together(
+                        same.get(0).kind,
+                        same.stream().flatMap(mark -> mark.place.stream()).toList(),
+                        same.stream()
+                                .flatMap(mark -> mark.lift.stream())
+                                .distinct()
+                                .toList(),
+                        same.get(0).facts))
+                .toList();
+    }
+
     /** What is marked. */
     public enum Kind {
         /** An open ache on a lift that loads it; the ache's place. */
         ACHE,
         /** A gated scheme; the gate. */
         GATED,
+        /** The curve says it cannot be done, growth allowed for; the load and the repetitions. */
+        BEYOND_CURVE,
+        /** Heavy work too near a contest; days out, and the fewest for this lift. */
+        HEAVY_NEAR_CONTEST,
+        /** A contest that the weeks before it are not shaped for; its day. */
+        CONTEST_UNSHAPED,
+        /** A load in figures far from what this lifter does; the load, and what was likely. */
+        LOAD_FAR_OFF,
         /** Over the max, and neither a partial nor lowering; the share. */
         ABOVE_MAX,
         /** A number it hangs on is not known. */
@@ -48,8 +88,26 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         ABOVE_ZONE,
         /** Never as heavy as this mastery of the lift gains from; the heaviest share and the zone's ends. */
         BELOW_ZONE,
+        /** A step of more than ten points; it and the share before. */
+        LARGE_STEP,
         /** A step near the top bigger than the one before; both. */
         GROWING_STEP,
+        /** Days in a row with work near the limit; how many. */
+        HARD_DAYS_IN_A_ROW,
+        /** A peak without a contest; the week it begins in. */
+        PEAK_WITHOUT_DATE,
+        /** Longer or shorter than the school makes sense of; the school, its fewest and its most weeks. */
+        SCHOOL_LIMITS,
+        /** A cycle without give for somebody older or dieting. */
+        UNFORGIVING,
+        /** Two cycles toward a goal at once. */
+        TWO_CYCLES,
+        /** Far less work than the lifter is used to; hard sets a week then and now. */
+        TOO_LITTLE,
+        /** A lift hard three times a week or more, for somebody very strong; days and the week. */
+        TOO_OFTEN_FOR_THE_STRONG,
+        /** No lighter form of it: it is left out of a deload. */
+        LEFT_OUT_OF_DELOAD,
         /** No deload within twelve weeks; the weeks in a row. */
         NO_DELOAD,
         /** A first week far above what the lifter is used to; hard sets then and now. */

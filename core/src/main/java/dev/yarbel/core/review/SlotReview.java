@@ -1,20 +1,28 @@
 package dev.yarbel.core.review;
 
 import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.measure.UnitSlip;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
+import dev.yarbel.core.progress.ShrinkingSteps;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.session.Demand;
+import dev.yarbel.core.session.FarOff;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.PredictedEffort;
+import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.shape.Deload;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -28,6 +36,8 @@ final class SlotReview {
 
     private static final Percent NEAR_THE_TOP = Percent.of(85);
     private static final int FRESH_WEEKS = 12;
+    private static final Mass ONE_STEP = Mass.of("2.6", MassUnit.KG);
+    private static final Mass TWO_STEPS = Mass.of("5.1", MassUnit.KG);
 
     private final Reviewed plan;
 
@@ -63,6 +73,92 @@ final class SlotReview {
         aboveMaxWithBands(day, index, slot, weeks);
         numbers(day, index, slot, weeks);
         growingStep(day, index, slot, weeks);
+        beyondTheCurve(day, index, slot, weeks);
+        farOff(day, index, slot, weeks);
+        leftOutOfDeload(day, index, slot);
+    }
+
+    private void beyondTheCurve(int day, int index, Slot slot, List<Integer> weeks) {
+        LiftNumbers numbers = plan.resolver().numbers(slot.lift());
+        if (isPartial(slot.lift()) && numbers.estimateThrough().isPresent()) {
+            return;
+        }
+        for (int week : weeks) {
+            List<Prescription> asked = plan.projection().prescriptions(day, week);
+            List<ResolvedLoad> loads = plan.projection().loads(day, week);
+            long ahead = Math.max(
+                    0,
+                    ChronoUnit.WEEKS.between(plan.known().today(), plan.block().date(day, week)));
+            for (int i = 0; i < asked.size(); i++) {
+                Part part = asked.get(i).part();
+                // what rounding adds is the coach's rule
+                Optional<Mass> load = loads.get(i) instanceof ResolvedLoad.Known known
+                        ? Optional.of(Mass.min(known.fit().asked(), known.fit().load()))
+                        : Optional.empty();
+                if (asked.get(i).letter().equals(slot.letter())
+                        && isHeldToTheCurve(part)
+                        && load.isPresent()
+                        && PredictedEffort.of(asked.get(i), load.get(), numbers.in((int) ahead))
+                                .filter(PredictedEffort.BeyondReach.class::isInstance)
+                                .isPresent()) {
+                    plan.mark(
+                            Kind.BEYOND_CURVE, new Place(day, index, week, week), slot.lift(), load.get(), part.reps());
+                    break;
+                }
+            }
+        }
+    }
+
+    /**
+     * What hangs on the last time meets its wall, what hangs on a goal its pace; over the max is marked as such, and a goal
+     * in so many minutes is kept until it is made.
+     */
+    private static boolean isHeldToTheCurve(Part part) {
+        boolean ofItsOwn = part.is(Manner.PARTIAL)
+                || part.is(Manner.LOWERING)
+                || part.is(Manner.ASSISTED)
+                || part.work() instanceof Work.Density;
+        boolean share = part.basis() instanceof LoadBasis.Share of
+                && of.of().isMax()
+                && of.of() != Reference.Named.GOAL
+                && !of.most().isGreaterThan(Percent.HUNDRED);
+        return !ofItsOwn && (share || part.basis() instanceof LoadBasis.Fixed);
+    }
+
+    /** A load in figures that is rather one in the other unit, or far over the max. */
+    private void farOff(int day, int index, Slot slot, List<Integer> weeks) {
+        LiftNumbers numbers = plan.resolver().numbers(slot.lift());
+        Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
+        for (int week : weeks) {
+            for (Part part : slot.doses().get(week).orElseThrow().parts()) {
+                boolean plain = part.changing().isEmpty() && part.work().countsReps() && !part.is(Manner.SPEED);
+                if (max.isPresent() && plain && part.basis() instanceof LoadBasis.Fixed fixed) {
+                    Mass likely = numbers.curve().load(max.get(), part.reps(), Rpe.of(8));
+                    if (UnitSlip.isSuspected(fixed.load(), likely)
+                            || FarOff.load(fixed.load(), Optional.empty(), max).isPresent()) {
+                        plan.mark(
+                                Kind.LOAD_FAR_OFF,
+                                new Place(day, index, week, week),
+                                slot.lift(),
+                                fixed.load(),
+                                likely);
+                    }
+                }
+            }
+        }
+    }
+
+    /** In a deload that leaves other work standing, a slot is empty for want of a lighter form of its dose. */
+    private void leftOutOfDeload(int day, int index, Slot slot) {
+        for (int week = 1; week < plan.block().weeks(); week++) {
+            Optional<Dose> before = slot.doses().get(week - 1);
+            if (plan.block().shape().get(week).deload()
+                    && slot.doses().get(week).isEmpty()
+                    && !plan.block().isGap(week)
+                    && before.filter(dose -> !Deload.canLighten(dose)).isPresent()) {
+                plan.mark(Kind.LEFT_OUT_OF_DELOAD, new Place(day, index, week, week), slot.lift());
+            }
+        }
     }
 
     /** Whether somebody should say why it is there: it is neither contested nor a root that stands for itself. */
@@ -205,6 +301,26 @@ final class SlotReview {
         }
     }
 
+    /** Whether a step grew by no more than passing a round number costs: two of the smallest steps, beside one. */
+    private boolean isMadeByAMilestone(Slot slot, LoadBasis.Share share, Percent before, Percent growth) {
+        return plan.resolver()
+                .numbers(slot.lift())
+                .of(share.of())
+                .filter(whole -> !whole.times(growth).isGreaterThan(TWO_STEPS))
+                .filter(whole -> hasMilestone(whole.times(before), whole.times(share.percent())))
+                .isPresent();
+    }
+
+    private boolean hasMilestone(Mass from, Mass to) {
+        Mass round = plan.known().unit() == MassUnit.KG ? Mass.ofKg(50) : Mass.ofLb(100);
+        for (Mass at = round; !at.isGreaterThan(to.plus(ONE_STEP)); at = at.plus(round)) {
+            if (at.isGreaterThan(from.minus(TWO_STEPS))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private void growingStep(int day, int index, Slot slot, List<Integer> weeks) {
         Percent before = null;
         Percent step = null;
@@ -227,10 +343,16 @@ final class SlotReview {
                 step = null;
             }
             Percent now = before == null ? null : share.percent().minus(before);
+            boolean shaped = ContestReview.isShaped(plan, plan.block().date(day, week));
+            if (now != null && now.isGreaterThan(ShrinkingSteps.LARGEST_STEP) && !shaped) {
+                plan.mark(Kind.LARGE_STEP, new Place(day, index, week, week), slot.lift(), now, before);
+            }
             if (now != null
                     && step != null
                     && now.isGreaterThan(step)
                     && step.compareTo(Percent.ZERO) > 0
+                    && !shaped
+                    && !isMadeByAMilestone(slot, share, before, now.minus(step))
                     && !share.percent().isLessThan(NEAR_THE_TOP)) {
                 plan.mark(Kind.GROWING_STEP, new Place(day, index, week, week), slot.lift(), now, step);
             }

@@ -31,6 +31,7 @@ public final class BlockWriter {
     private static final int WEIGHT_OF_MAIN = 2;
     private static final int PRICE_OF_ALIKE = 5;
     private static final int PRICE_OF_NEXT_DAY = 3;
+    private static final int PRICE_OF_HARD_IN_A_ROW = 6;
     private static final int PRICE_OF_A_DAY_CLOSER = 6;
     private static final int WEEK = 7;
 
@@ -216,6 +217,7 @@ public final class BlockWriter {
                     }
                 }
                 int cost = days.stream().mapToInt(day -> cost(lift, day)).sum()
+                        + PRICE_OF_HARD_IN_A_ROW * hardNextTo(days.get(0))
                         + PRICE_OF_A_DAY_CLOSER * Math.max(0, WEEK / sessions - closest(days));
                 if (cost < bestCost) {
                     best = days;
@@ -235,6 +237,19 @@ public final class BlockWriter {
             closest = Math.min(closest, apart > 0 ? apart : apart + WEEK);
         }
         return closest;
+    }
+
+    /** How many heavy first sessions of other lifts lie on the day before or after. */
+    private int hardNextTo(int day) {
+        int next = 0;
+        for (int other = 0; other < byDay.size(); other++) {
+            int apart = Math.abs(request.days().get(other) - request.days().get(day));
+            boolean hard = byDay.get(other).stream()
+                    .anyMatch(placed ->
+                            placed.strand().session() == 0 && placed.strand().rank() == Strand.MAIN);
+            next += hard && Math.min(apart, WEEK - apart) == 1 ? 1 : 0;
+        }
+        return next;
     }
 
     private int cost(Lift lift, int day) {

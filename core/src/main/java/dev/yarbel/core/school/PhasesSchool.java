@@ -55,7 +55,10 @@ final class PhasesSchool implements School.Generator {
         return strands;
     }
 
-    /** Muscle leads to 74 %; from there strength and peak lead on in one row of shrinking steps. */
+    /**
+     * Muscle leads to 74 %; from there strength and peak lead on in one row of shrinking steps, as far as those lead where the
+     * block is short.
+     */
     private static List<Percent> shares(StrandRequest request) {
         int muscle = 0;
         while (muscle < request.weeks() && phase(muscle, request) == Phase.MUSCLE) {
@@ -63,23 +66,25 @@ final class PhasesSchool implements School.Generator {
         }
         List<Percent> shares = new ArrayList<>();
         if (muscle > 0) {
-            Percent to = request.start().isGreaterThan(MUSCLE_TO) ? request.start() : MUSCLE_TO;
-            Percent furthest = request.start().plus(ShrinkingSteps.longest(muscle, 0));
-            shares.addAll(ShrinkingSteps.reaching(
-                    request.start(), request.anew() && furthest.isLessThan(to) ? furthest : to, muscle));
+            shares.addAll(upTo(request.start(), MUSCLE_TO, muscle));
         }
-        boolean toContest = request.daysToContest().isPresent();
+        Percent goal = request.daysToContest().isPresent() ? PEAK_TO : STRENGTH_TO;
         int heavy = request.peak() + 1 - muscle;
         if (heavy > 0) {
-            Percent goal = toContest ? PEAK_TO : STRENGTH_TO;
-            Percent furthest = STRENGTH_FROM.plus(ShrinkingSteps.longest(heavy, 0));
-            shares.addAll(ShrinkingSteps.reaching(
-                    STRENGTH_FROM, request.anew() && furthest.isLessThan(goal) ? furthest : goal, heavy));
+            Percent from =
+                    shares.isEmpty() ? STRENGTH_FROM : shares.get(muscle - 1).plus(ShrinkingSteps.LARGEST_STEP);
+            shares.addAll(upTo(from.isLessThan(STRENGTH_FROM) ? from : STRENGTH_FROM, goal, heavy));
         }
         while (shares.size() < request.weeks()) {
-            shares.add(shares.isEmpty() ? STRENGTH_FROM : shares.get(shares.size() - 1));
+            shares.add(shares.isEmpty() ? request.start() : shares.get(shares.size() - 1));
         }
         return shares;
+    }
+
+    private static List<Percent> upTo(Percent from, Percent goal, int weeks) {
+        Percent to = goal.isLessThan(from) ? from : goal;
+        Percent furthest = from.plus(ShrinkingSteps.longest(weeks, 0));
+        return ShrinkingSteps.reaching(from, furthest.isLessThan(to) ? furthest : to, weeks);
     }
 
     private static Dose main(StrandRequest request, int week, Percent share, int session) {

@@ -90,7 +90,7 @@ public record Prescription(
         if (hangsOnLast(part)) {
             return part.with(session.next(part).run().work());
         }
-        Work stage = session.run().work();
+        Work stage = session.next(part).run().work();
         return part.basis().isShareOfLast()
                 ? part.with(Work.Straight.of(
                         Math.min(part.sets(), (stage.sets() + 1) / 2), Math.min(part.reps(), stage.reps())))

@@ -65,6 +65,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     private static final Percent LIGHTEST = Percent.of(65);
     private static final Percent LIGHT_RUN = Percent.of(60);
     private static final Percent OF_LAST = Percent.of(80);
+    private static final Percent NEARLY_LAST = Percent.of(90);
     private static final int VERY_NEAR = 4;
     private static final int MOST_REPS = 3;
     private static final Length TEN_METRES = Length.ofCm(1000);
@@ -159,11 +160,11 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                 : Optional.of(new Dose(parts));
     }
 
-    /** Sets that a law drops are taken from the last time instead, or the law would bring them back. */
+    /** Sets that a law drops hang on the last time instead, a little lighter as that may be missed: or they would come back. */
     private static Part fewer(Part part) {
         Part fewer = part.with(fewer(part.work()));
         return part.is(Manner.STAGES) && part.basis() instanceof LoadBasis.LastTime
-                ? fewer.with(new LoadBasis.Share(Reference.Named.LAST, Percent.HUNDRED))
+                ? fewer.with(new LoadBasis.Share(Reference.Named.LAST, NEARLY_LAST))
                 : fewer;
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.RepCurve;
@@ -25,16 +26,19 @@ import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.References;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.Taper;
 import dev.yarbel.core.tally.Habit;
 import dev.yarbel.core.tally.Reckoning;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -44,88 +48,7 @@ class BlockReviewTest {
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
     private static final Lift FRONT_SQUAT = new Lift("front-squat");
 
-    /** What is known in a test, changed where it matters. */
-    private static class Facts implements LifterKnown {
-        Optional<Mastery> mastery = Optional.empty();
-        Optional<LocalDate> lastSeen = Optional.of(MONDAY.minusWeeks(1));
-        Optional<Mass> gain = Optional.empty();
-        Habit habit = new Habit(Map.of(), 0);
-        List<Ache> aches = List.of();
-        boolean diets;
-        Optional<Integer> minutes = Optional.empty();
-        Optional<Integer> days = Optional.empty();
-        Optional<Integer> putAside = Optional.empty();
-        int run = 1;
-        boolean lifted;
-        Set<Gate> confirmed = Set.of();
-
-        @Override
-        public Optional<Mastery> mastery(Lift lift) {
-            return mastery;
-        }
-
-        @Override
-        public Optional<LocalDate> lastSeen(Lift lift) {
-            return lastSeen;
-        }
-
-        @Override
-        public Optional<Mass> gainAWeek(Lift lift) {
-            return gain;
-        }
-
-        @Override
-        public Habit habit() {
-            return habit;
-        }
-
-        @Override
-        public List<Ache> aches() {
-            return aches;
-        }
-
-        @Override
-        public boolean dietsHard() {
-            return diets;
-        }
-
-        @Override
-        public Optional<Integer> minutesAtHand() {
-            return minutes;
-        }
-
-        @Override
-        public Optional<Integer> daysAWeek() {
-            return days;
-        }
-
-        @Override
-        public Optional<Integer> daysOfBlockPutAside() {
-            return putAside;
-        }
-
-        @Override
-        public int run() {
-            return run;
-        }
-
-        @Override
-        public boolean isLifted(int day, int week) {
-            return lifted;
-        }
-
-        @Override
-        public Set<Gate> confirmed(int day, int slot) {
-            return confirmed;
-        }
-
-        @Override
-        public LocalDate today() {
-            return MONDAY;
-        }
-    }
-
-    private final Facts facts = new Facts();
+    private final KnownFacts facts = new KnownFacts();
     private KitInUse kit = KitInUse.of(Kits.kg());
     private Optional<Mass> workingMax = Optional.of(Mass.ofKg(200));
     private Optional<Mass> goal = Optional.of(Mass.ofKg(216));
@@ -425,5 +348,208 @@ class BlockReviewTest {
     void gatesHoldForFiguresAndPlusSets(String lift, String dose, Gate gate) {
         assertThat(Gate.before(new Lift(lift), Dose.parse(dose), Optional.of(Mass.ofKg(200))))
                 .isEqualTo(gate == null ? Set.of() : Set.of(gate));
+    }
+
+    // ---- what a coach would see
+
+    private List<Mark> marksOf(Kind kind, TrainingDay... days) {
+        return marksOf(new Block(MONDAY, days[0].slots().get(0).doses().size(), List.of(days)), kind);
+    }
+
+    private List<Mark> marksOf(Block block, Kind kind) {
+        return review(block).stream().filter(mark -> mark.kind() == kind).toList();
+    }
+
+    /** 5x5 at 93 % cannot be done; nor can five at 88 %, but four weeks of growth later they are the last that can. */
+    @ParameterizedTest
+    @CsvSource({
+        "5x5 93%, true",
+        "1x5 88%, true",
+        "1x5 87%, false",
+        "1x1 100%, false",
+        "5x5 186kg, true",
+        "3x3 105% partial, false"
+    })
+    void whatTheCurveSaysCannotBeDoneIsMarked(String dose, boolean marked) {
+        assertThat(marksOf(Kind.BEYOND_CURVE, new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, dose)))))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"65, 88, true", "65, 76, true", "65, 75, false"})
+    void aStepOfMoreThanTenPointsIsMarked(int from, int to, boolean marked) {
+        TrainingDay day =
+                new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "3x3 " + from + "%", "3x3 " + to + "%")));
+        assertThat(marksOf(Kind.LARGE_STEP, day)).hasSize(marked ? 1 : 0);
+    }
+
+    private Block toContest(Lift lift, int daysOut, String dose) {
+        return new Block(
+                MONDAY,
+                1,
+                List.of(new TrainingDay("Day", 0, List.of(slot("A", lift, dose)))),
+                List.of(BlockWeek.PLAIN),
+                Optional.of(MONDAY.plusDays(daysOut)));
+    }
+
+    /** Pritchard et al. 2016 and Grgic & Mikulic 2017, values from memory; the days for each lift common practice, no source. */
+    @ParameterizedTest
+    @CsvSource({
+        "deadlift, 1, 1 90%, true",
+        "deadlift, 9, 1 90%, true",
+        "deadlift, 10, 1 90%, false",
+        "squat, 6, 3x2 85%, true",
+        "squat, 7, 3x2 85%, false",
+        "squat, 6, 3x2 75%, false",
+        "bench-press, 4, 1 @8, true",
+        "bench-press, 5, 1 @8, false",
+        "yoke-walk, 9, 2x20m event, true",
+        "yoke-walk, 10, 2x20m event, false",
+    })
+    void heavyWorkTooNearAContestIsMarked(String lift, int out, String dose, boolean marked) {
+        assertThat(marksOf(toContest(new Lift(lift), out, dose), Kind.HEAVY_NEAR_CONTEST))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @Test
+    void aBlockThatRunsIntoAContestOfAnotherIsMarkedAndOneThatIsShapedForItIsNot() {
+        String[] weeks = {"5x5 70%", "5x5 70%", "5x5 70%", "5x5 70%", "5x5 70%"};
+        Block block = new Block(MONDAY, 5, List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, weeks)))));
+        assertThat(marksOf(block, Kind.CONTEST_UNSHAPED)).isEmpty();
+        facts.contests = List.of(MONDAY.plusDays(33));
+        assertThat(marksOf(block, Kind.CONTEST_UNSHAPED))
+                .extracting(Mark::facts)
+                .containsExactly(List.of(MONDAY.plusDays(33)));
+        Block shaped = new Taper(MONDAY.plusDays(33), Catalogue.STANDARD, lift -> LiftNumbers.NONE)
+                .over(block, (day, week) -> false);
+        assertThat(marksOf(shaped, Kind.CONTEST_UNSHAPED)).isEmpty();
+    }
+
+    @Test
+    void aPeakWithoutADateIsMarked() {
+        Block peak = new Block(
+                MONDAY,
+                1,
+                List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "3x1 90%")))),
+                List.of(BlockWeek.of(Phase.PEAK)),
+                Optional.empty());
+        assertThat(marksOf(peak, Kind.PEAK_WITHOUT_DATE)).hasSize(1);
+        facts.contests = List.of(MONDAY.plusDays(20));
+        assertThat(marksOf(peak, Kind.PEAK_WITHOUT_DATE)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, true", "3, false"})
+    void threeDaysInARowNearTheLimitAreMarked(int third, boolean marked) {
+        assertThat(marksOf(
+                        Kind.HARD_DAYS_IN_A_ROW,
+                        new TrainingDay("One", 0, List.of(slot("A", Lift.SQUAT, "1 @9"))),
+                        new TrainingDay("Two", 1, List.of(slot("A", Lift.BENCH_PRESS, "climb 1 to @9"))),
+                        new TrainingDay("Three", third, List.of(slot("A", Lift.DEADLIFT, "2x1 92%")))))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"goal-cycle, 5, true", "goal-cycle, 6, false", "goal-cycle, 12, false", "goal-cycle, 13, true"})
+    void aSchoolOutsideItsLimitsIsMarked(String school, int weeks, boolean marked) {
+        String[] doses = new String[weeks];
+        Arrays.fill(doses, "1x3 75% goal");
+        assertThat(marksOf(
+                        Kind.SCHOOL_LIMITS,
+                        new TrainingDay("Day", 0, List.of(ofSchool("A", Lift.SQUAT, school, doses)))))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @Test
+    void aCycleWithoutGiveIsMarkedForTheOldTheDietingAndTwoAtOnce() {
+        TrainingDay one = new TrainingDay("Day", 0, List.of(ofSchool("A", Lift.SQUAT, "goal-cycle", "1x3 75% goal")));
+        TrainingDay two =
+                new TrainingDay("Next", 2, List.of(ofSchool("A", Lift.BENCH_PRESS, "goal-cycle", "1x3 75% goal")));
+        facts.age = Optional.of(39);
+        assertThat(marksOf(Kind.UNFORGIVING, one)).isEmpty();
+        facts.age = Optional.of(40);
+        assertThat(marksOf(Kind.UNFORGIVING, one)).hasSize(1);
+        facts.age = Optional.empty();
+        facts.diets = true;
+        assertThat(marksOf(Kind.UNFORGIVING, one)).hasSize(1);
+        assertThat(marksOf(Kind.TWO_CYCLES, one)).isEmpty();
+        assertThat(marksOf(Kind.TWO_CYCLES, one, two)).hasSize(1);
+    }
+
+    /** 225 typed for a lifter of 102 kg is rather pounds; 45 kg for five where 167 would rate 8 is not taken for anything. */
+    @ParameterizedTest
+    @CsvSource({"5x5 350kg, true", "5x5 75kg, true", "5x5 150kg, false", "5x5 110kg, false", "5x5 350kg speed, false"})
+    void aLoadThatIsRatherInTheOtherUnitIsMarked(String dose, boolean marked) {
+        assertThat(marksOf(Kind.LOAD_FAR_OFF, new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, dose)))))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"12, 2, true", "12, 4, false", "3, 1, false"})
+    void farLessThanTheLifterIsUsedToIsMarked(int halvesUsedTo, int sets, boolean marked) {
+        facts.habit = new Habit(Map.of(Lift.SQUAT, 2.0 * halvesUsedTo), 8);
+        assertThat(marksOf(Kind.TOO_LITTLE, new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, sets + "x3 85%")))))
+                .hasSize(marked ? 1 : 0);
+    }
+
+    @Test
+    void threeHardDaysOfALiftAWeekAreTooOftenForTheVeryStrong() {
+        TrainingDay[] days = IntStream.range(0, 3)
+                .mapToObj(day -> new TrainingDay("Day" + day, 2 * day, List.of(slot("A", Lift.SQUAT, "3x3 85%"))))
+                .toArray(TrainingDay[]::new);
+        facts.mastery = Optional.of(Mastery.INTERMEDIATE);
+        assertThat(marksOf(Kind.TOO_OFTEN_FOR_THE_STRONG, days)).isEmpty();
+        facts.mastery = Optional.of(Mastery.ADVANCED);
+        assertThat(marksOf(Kind.TOO_OFTEN_FOR_THE_STRONG, days)).hasSize(1);
+        assertThat(marksOf(Kind.TOO_OFTEN_FOR_THE_STRONG, days[0], days[1])).isEmpty();
+    }
+
+    @Test
+    void whatHasNoLighterFormIsSaidToBeLeftOutOfADeload() {
+        Block block = new Block(
+                MONDAY,
+                2,
+                List.of(new TrainingDay(
+                        "Day",
+                        0,
+                        List.of(
+                                slot("A", Lift.SQUAT, "3x5 75%", "2x5 65%"),
+                                slot("B", Lift.BENCH_PRESS, "1x8 120% lowering", "")))),
+                List.of(BlockWeek.PLAIN, BlockWeek.PLAIN.asDeload()),
+                Optional.empty());
+        assertThat(marksOf(block, Kind.LEFT_OUT_OF_DELOAD)).hasSize(1);
+    }
+
+    /** From 190 by 7.5 to 197.5, and past 200 to 205: the step past the round number is no growing one. */
+    @Test
+    void aStepThatPassingARoundNumberMadeIsNotMarked() {
+        assertThat(marksOf(
+                        Kind.GROWING_STEP,
+                        new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "1 95%", "1 97.5%", "1 101.25%")))))
+                .isEmpty();
+        assertThat(marksOf(
+                        Kind.GROWING_STEP,
+                        new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "1 85%", "1 86.25%", "1 90%")))))
+                .hasSize(1);
+    }
+
+    @Test
+    void aLoadThatIsCarriedHasNoZones() {
+        facts.mastery = Optional.of(Mastery.BEGINNER);
+        assertThat(marksOf(
+                        Kind.ABOVE_ZONE,
+                        new TrainingDay("Day", 0, List.of(slot("A", new Lift("yoke-walk"), "3x20m 200kg")))))
+                .isEmpty();
+    }
+
+    @Test
+    void fourteenMarksOfOneKindAreOneWithFourteenPlaces() {
+        String[] weeks = new String[14];
+        Arrays.fill(weeks, "5x5 97%");
+        List<Mark> marks = review(
+                new Block(MONDAY, 14, List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, weeks))))));
+        assertThat(Mark.together(marks).stream().filter(mark -> mark.kind() == Kind.BEYOND_CURVE))
+                .singleElement()
+                .satisfies(mark -> assertThat(mark.places()).hasSize(14));
     }
 }

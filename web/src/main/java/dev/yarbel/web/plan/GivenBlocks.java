@@ -1,6 +1,7 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.review.Mark;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
@@ -76,7 +77,7 @@ class GivenBlocks {
             given.add(new Given(
                     lifter,
                     copy,
-                    review.review(theirs, plans.blocksOf(lifter)).marks().stream()
+                    Mark.together(review.review(theirs, plans.blocksOf(lifter)).marks()).stream()
                             .map(mark -> review.inWords(theirs, mark))
                             .toList()));
         }

@@ -15,6 +15,7 @@ import dev.yarbel.core.review.BlockReview;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.review.LifterKnown;
 import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.tally.Habit;
 import dev.yarbel.core.tally.Prilepin;
@@ -34,6 +35,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -47,6 +49,7 @@ class PlanReview {
     private static final int SMALL = 14;
     private static final int SMALL_WIDTH = 6;
     private static final int TISSUES = 3;
+    private static final int MOST_LIFTS = 3;
 
     private final Words words;
 
@@ -116,6 +119,24 @@ class PlanReview {
         }
 
         @Override
+        public MassUnit unit() {
+            return plan.lifter().unit();
+        }
+
+        @Override
+        public Optional<Integer> age() {
+            return plan.lifter().birthYear().map(year -> plan.today().getYear() - year);
+        }
+
+        @Override
+        public List<LocalDate> contests() {
+            return blocks.stream()
+                    .filter(block -> block.id() != plan.blockId())
+                    .flatMap(block -> block.contestOn().stream())
+                    .toList();
+        }
+
+        @Override
         public Optional<Integer> minutesAtHand() {
             return plan.lifter().minutes();
         }
@@ -168,25 +189,36 @@ class PlanReview {
 
     // ---- words
 
-    /** A mark in words. */
-    SheetView.MarkView inWords(LifterPlan plan, Mark mark) {
-        MassUnit unit = plan.lifter().unit();
+    /** A mark in words, as it stands at its cell. */
+    String inWords(LifterPlan plan, Mark mark) {
+        return text(plan, mark.kind(), mark.lift().stream().toList(), mark.facts());
+    }
+
+    /** Marks of one kind in words, with their places. */
+    SheetView.MarkView inWords(LifterPlan plan, Mark.Together marks) {
+        String text = text(plan, marks.kind(), marks.lifts(), marks.facts());
+        List<SheetView.PlaceView> places = marks.places().stream()
+                .map(place -> new SheetView.PlaceView(where(plan, place), place.day(), place.from() + 1))
+                .distinct()
+                .toList();
+        boolean stop = marks.kind() == Mark.Kind.ACHE || marks.kind() == Mark.Kind.GATED;
+        LocalDate contest = marks.kind() == Mark.Kind.CONTEST_UNSHAPED
+                ? (LocalDate) marks.facts().get(0)
+                : null;
+        String said = places.size() == 1 ? words.say("mark.at", places.get(0).text(), text) : text;
+        return new SheetView.MarkView(marks.kind().name(), stop, said, places, contest);
+    }
+
+    private String text(LifterPlan plan, Mark.Kind kind, List<Lift> lifts, List<Object> of) {
         List<Object> facts = new ArrayList<>();
-        facts.add(mark.lift().map(words::lift).orElse(""));
-        mark.facts().forEach(fact -> facts.add(fact(fact, unit)));
-        String code = "mark." + mark.kind();
-        if (mark.kind() == Mark.Kind.GATED) {
-            code += mark.facts().get(1).equals(true) ? ".open" : ".closed";
+        facts.add(lifts.stream().limit(MOST_LIFTS).map(words::lift).collect(Collectors.joining(", "))
+                + (lifts.size() > MOST_LIFTS ? words.say("mark.more-lifts", lifts.size() - MOST_LIFTS) : ""));
+        of.forEach(fact -> facts.add(fact(fact, plan.lifter().unit())));
+        String code = "mark." + kind;
+        if (kind == Mark.Kind.GATED) {
+            code += of.get(1).equals(true) ? ".open" : ".closed";
         }
-        String text = words.say(code, facts.toArray());
-        String where = mark.place().map(place -> where(plan, place)).orElse("");
-        boolean stop = mark.kind() == Mark.Kind.ACHE || mark.kind() == Mark.Kind.GATED;
-        return new SheetView.MarkView(
-                mark.kind().name(),
-                stop,
-                where.isEmpty() ? text : words.say("mark.at", where, text),
-                mark.place().map(Mark.Place::day).orElse(-1),
-                mark.place().map(place -> place.from() + 1).orElse(1));
+        return words.say(code, facts.toArray());
     }
 
     private String where(LifterPlan plan, Mark.Place place) {
@@ -207,6 +239,12 @@ class PlanReview {
         }
         if (fact instanceof Gate gate) {
             return words.say("gate." + gate);
+        }
+        if (fact instanceof School school) {
+            return words.say("school." + school.key());
+        }
+        if (fact instanceof LocalDate day) {
+            return words.day(day);
         }
         if (fact instanceof Tissue tissue) {
             return words.say("tissue." + tissue);

@@ -84,8 +84,8 @@ class Sheet {
                 tabs(plan, day),
                 weeks(asTyped, day),
                 rows,
-                result.marks().stream()
-                        .map(mark -> review.inWords(asTyped, mark))
+                Mark.together(result.marks()).stream()
+                        .map(alike -> review.inWords(asTyped, alike))
                         .toList(),
                 review.inWords(asTyped, result, day));
     }
@@ -178,7 +178,7 @@ class Sheet {
                     .ifPresent(place -> byCell.computeIfAbsent(
                                     new CellKey(plan.slotIds().get(day).get(place.slot()), place.from()),
                                     k -> new ArrayList<>())
-                            .add(review.inWords(plan, mark).text()));
+                            .add(review.inWords(plan, mark)));
         }
         return byCell;
     }

@@ -57,10 +57,13 @@ record SheetView(
      *
      * @param kind its code
      * @param stop whether it is one that can hurt
-     * @param day the day it stands on, from 0; negative when it concerns the whole block
-     * @param week the first week it stands in, from 1
+     * @param places where it stands; none when it concerns a lift or the whole block
+     * @param contest the day whose weeks could be shaped for it; null where it is about something else
      */
-    record MarkView(String kind, boolean stop, String text, int day, int week) {}
+    record MarkView(String kind, boolean stop, String text, List<PlaceView> places, LocalDate contest) {}
+
+    /** Where something is marked: in words, and the day and week to look at. */
+    record PlaceView(String text, int day, int week) {}
 
     /**
      * The same with those cells only that may show something else than before: whose load differs, which stand in a row
