@@ -13,7 +13,9 @@ import java.util.Set;
  * What a dose says beside its sets and its load.
  *
  * @param manners how it is meant, in the order of {@link Manner}
+ * @param within the ratings the sets stay within beside their load: whichever comes first
  * @param rest between sets, up to half an hour
+ * @param mostRest the longest rest, where a range was asked for
  * @param with kit to wear
  * @param without kit to leave off
  * @param cue what the lifter should think of
@@ -21,7 +23,9 @@ import java.util.Set;
  */
 public record Details(
         Set<Manner> manners,
+        Optional<LoadBasis.AtRpe> within,
         Optional<Duration> rest,
+        Optional<Duration> mostRest,
         Optional<Tempo> tempo,
         Set<Worn> with,
         Set<Worn> without,
@@ -31,14 +35,35 @@ public record Details(
     public static final Duration MOST_REST = Duration.ofMinutes(30);
     public static final int LONGEST_TEXT = 80;
 
+    /** A rest of so few seconds is rather one of minutes where no unit was typed. */
+    static final int SHORT_REST = 10;
+
     /** Nothing more is said. */
     public static final Details NONE = new Details(
-            Set.of(), Optional.empty(), Optional.empty(), Set.of(), Set.of(), Optional.empty(), Optional.empty());
+            Set.of(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of(),
+            Set.of(),
+            Optional.empty(),
+            Optional.empty());
 
     public Details {
         manners = ordered(manners);
         with = Worn.inOrder(with);
         without = Worn.inOrder(without);
+        if (mostRest.isPresent()
+                && (rest.isEmpty()
+                        || mostRest.get().compareTo(rest.get()) <= 0
+                        || mostRest.get().compareTo(MOST_REST) > 0
+                        || mostRest.get().getNano() != 0)) {
+            throw new IllegalArgumentException("a range of rests runs upward");
+        }
+        if (manners.contains(Manner.FREE_REST) && rest.isPresent()) {
+            throw new IllegalArgumentException("rest is free, or so long");
+        }
         rest.ifPresent(r -> {
             if (r.isNegative() || r.isZero() || r.compareTo(MOST_REST) > 0 || r.getNano() != 0) {
                 throw new IllegalArgumentException("rest of up to " + MOST_REST + " in whole seconds");
@@ -57,6 +82,8 @@ public record Details(
                 Set.of(manners),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Set.of(),
                 Set.of(),
                 Optional.empty(),
@@ -68,11 +95,21 @@ public record Details(
     }
 
     public Details withRest(Duration other) {
-        return new Details(manners, Optional.of(other), tempo, with, without, cue, reason);
+        return new Details(manners, within, Optional.of(other), Optional.empty(), tempo, with, without, cue, reason);
     }
 
     public Details withTempo(Tempo other) {
-        return new Details(manners, rest, Optional.of(other), with, without, cue, reason);
+        return new Details(manners, within, rest, mostRest, Optional.of(other), with, without, cue, reason);
+    }
+
+    /** The same with nothing left off. */
+    public Details withNothingLeftOff() {
+        return new Details(manners, within, rest, mostRest, tempo, with, Set.of(), cue, reason);
+    }
+
+    /** The same meant in other ways. */
+    public Details withManners(Set<Manner> others) {
+        return new Details(others, within, rest, mostRest, tempo, with, without, cue, reason);
     }
 
     /** How a piece of kit is written: {@code knee-wraps}. */
@@ -82,8 +119,13 @@ public record Details(
 
     String shorthand() {
         StringBuilder text = new StringBuilder();
+        within.ifPresent(bound -> text.append(' ').append(Shorthand.of(bound)));
         manners.forEach(manner -> text.append(' ').append(manner.word()));
-        rest.ifPresent(r -> text.append(" rest ").append(r.toSeconds()));
+        rest.ifPresent(r -> text.append(" rest ")
+                .append(r.toSeconds())
+                .append(mostRest.map(most -> "-" + most.toSeconds()).orElse(""))
+                // two alone may be minutes as well
+                .append(r.toSeconds() < SHORT_REST ? "s" : ""));
         tempo.ifPresent(t -> text.append(" tempo ").append(t));
         with.forEach(worn -> text.append(' ').append(word(worn)));
         without.forEach(worn -> text.append(" no ").append(word(worn)));

@@ -1,9 +1,11 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.TextCursor.Stop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * Reads the shorthand in which coaches write a dose.
@@ -43,8 +45,12 @@ public final class DoseParser {
     /** What came of reading: a dose, or where and why it could not be read. */
     public sealed interface Result {}
 
-    /** The dose that was read. */
-    public record Read(Dose dose) implements Result {}
+    /**
+     * The dose that was read.
+     *
+     * @param unitGuessed a load was written without a unit, and taken in the one given
+     */
+    public record Read(Dose dose, boolean unitGuessed) implements Result {}
 
     /**
      * Why the text is no dose.
@@ -113,6 +119,14 @@ public final class DoseParser {
         CONTROL,
         /** More than six parts. */
         TOO_MANY_PARTS,
+        /** One, or a thousand? */
+        THOUSANDS,
+        /** Seconds, or minutes? */
+        REST_UNIT,
+        /** Repetitions, or a load? */
+        LOAD_OR_REPS,
+        /** So many repetitions, or sets and repetitions with the sign between them missing? */
+        MISSING_TIMES,
         /** Nothing of the kind may follow here. */
         UNEXPECTED
     }
@@ -120,10 +134,28 @@ public final class DoseParser {
     /** The longest text that is read, in characters: more than any dose that can be written. */
     public static final int LONGEST = 4000;
 
-    private final TextCursor in;
+    private static final String FIGURES = "\\d+(?:[.,]\\d+)?(?:\\s*[-–−]\\s*\\d+(?:[.,]\\d+)?)?\\s*";
+    private static final Pattern LOAD_FIRST = Pattern.compile(
+            "(?:@?\\s*" + FIGURES + "(?:kgs?|lbs?|%)|(?:@|rpe)\\s*" + FIGURES + ")\\s*[:,]?\\s*"
+                    + "(?=\\d+(?:\\s*[-–]\\s*\\d+)?\\s*[x×X*]\\s*\\d)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern REPS_LIST = Pattern.compile("\\d{1,3}(?:\\s*,\\s*\\d{1,3}){1,20}(?=\\s+[^\\s,])");
+    private static final Pattern UNTIL = Pattern.compile(
+            "\\d{1,3}\\s*[x×X*]\\s*(?=@|rpe|last|bw|event|feel|-|" + FIGURES
+                    + "(?:%|kg|lb|rm|bw|m/s))[^,;]{1,60}?\\buntil\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern NEXT_PART = Pattern.compile(
+            "[,+]\\s*(?:then\\s+)?(?:\\d|max\\b|amrap\\b|climb\\b|emom\\b|(?:work\\s+)?up\\s+to\\b|prep\\b|rounds?\\b)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern OFF = Pattern.compile("(?:off|rest day|-|–|—)", Pattern.CASE_INSENSITIVE);
 
-    private DoseParser(String text) throws Stop {
+    private final TextCursor in;
+    private final Optional<MassUnit> unitless;
+    private boolean unitGuessed;
+
+    private DoseParser(String text, Optional<MassUnit> unitless) throws Stop {
         this.in = new TextCursor(text);
+        this.unitless = unitless;
         if (text.length() > LONGEST) {
             throw in.stop(LONGEST, Problem.TOO_LONG);
         }
@@ -134,10 +166,26 @@ public final class DoseParser {
         }
     }
 
-    /** Reads a dose; never throws. */
+    /** Reads a dose whose loads all have a unit, as canonical text has; never throws. */
     public static Result parse(String text) {
+        return parse(text, Optional.empty());
+    }
+
+    /** Reads what a coach typed for a lifter who thinks in a unit; never throws. */
+    public static Result parse(String text, MassUnit unit) {
+        return parse(text, Optional.of(unit));
+    }
+
+    /** Whether a coach wrote that nothing is done: a blank, off, a dash. */
+    public static boolean isOff(String text) {
+        return text.isBlank() || OFF.matcher(text.strip()).matches();
+    }
+
+    private static Result parse(String text, Optional<MassUnit> unitless) {
         try {
-            return new Read(new DoseParser(text).dose());
+            DoseParser parser = new DoseParser(text, unitless);
+            Dose dose = parser.dose();
+            return new Read(dose, parser.unitGuessed);
         } catch (Stop stop) {
             Unreadable why = stop.why();
             return new Unreadable(why.at(), why.problem(), DoseSuggestion.of(text, why));
@@ -147,7 +195,7 @@ public final class DoseParser {
     /** Reads without looking for a suggestion. */
     static Optional<Dose> read(String text) {
         try {
-            return Optional.of(new DoseParser(text).dose());
+            return Optional.of(new DoseParser(text, Optional.empty()).dose());
         } catch (Stop stop) {
             return Optional.empty();
         }
@@ -162,7 +210,7 @@ public final class DoseParser {
             if (parts.size() == Dose.MOST_PARTS) {
                 throw in.stop(Problem.TOO_MANY_PARTS);
             }
-            parts.add(part());
+            addPart(parts);
         } while (takeThen());
         if (!in.atEnd()) {
             throw in.stop(Problem.UNEXPECTED);
@@ -172,6 +220,11 @@ public final class DoseParser {
 
     private boolean takeThen() {
         int before = in.at();
+        if (in.looksAt(NEXT_PART)) {
+            in.take(",+");
+            in.takeWord("then");
+            return true;
+        }
         in.take(",;");
         if (in.takeWord("then")) {
             return true;
@@ -180,13 +233,95 @@ public final class DoseParser {
         return in.take(";");
     }
 
+    private void addPart(List<Part> parts) throws Stop {
+        if (in.takeWord("work")) {
+            if (!in.takeWord("up")) {
+                throw in.stop(Problem.EXPECTED_WORD);
+            }
+            takeUpTo();
+        } else if (in.takeWord("up")) {
+            takeUpTo();
+        }
+        if (in.looksAt(REPS_LIST)) {
+            addEach(parts);
+        } else {
+            parts.add(part());
+        }
+        if (parts.size() > Dose.MOST_PARTS) {
+            throw in.stop(Problem.TOO_MANY_PARTS);
+        }
+    }
+
+    private void takeUpTo() throws Stop {
+        if (!in.takeWord("to")) {
+            throw in.stop(Problem.EXPECTED_WORD);
+        }
+    }
+
+    /** Sets of different repetitions with one load: {@code 8,8,6,6 70%}. */
+    private void addEach(List<Part> parts) throws Stop {
+        List<Integer> reps = new ArrayList<>();
+        do {
+            reps.add(in.count(Work.MOST_REPS, Problem.EXPECTED_REPS, Problem.REPS_OUT_OF_RANGE));
+        } while (in.take(","));
+        Part like = loaded(Work.Straight.of(1, reps.get(0)), Optional.empty());
+        int from = 0;
+        while (from < reps.size()) {
+            int to = from;
+            while (to < reps.size() && reps.get(to).equals(reps.get(from))) {
+                to++;
+            }
+            parts.add(like.with(Work.Straight.of(to - from, reps.get(from))));
+            from = to;
+        }
+    }
+
     private Part part() throws Stop {
-        Work work = new WorkReader(in).work();
-        LoadReader load = new LoadReader(in);
-        LoadBasis basis = load.basis(work);
+        LoadReader load = new LoadReader(in, unitless);
+        if (in.looksAt(LOAD_FIRST)) {
+            LoadBasis basis = load.basis(Work.Straight.of(1, 1));
+            in.take(":,");
+            return loaded(new WorkReader(in).work(), Optional.of(basis));
+        }
+        if (in.looksAt(UNTIL)) {
+            return until(load);
+        }
+        in.skipSpaces();
+        int start = in.at();
+        WorkReader reader = new WorkReader(in);
+        Work work = reader.work();
+        Optional<String> first = reader.loadWrittenFirst();
+        if (first.isPresent()) {
+            LoadBasis basis = load.writtenFirst(first.get(), start);
+            unitGuessed = true;
+            return loaded(work, Optional.of(basis));
+        }
+        return loaded(work, Optional.empty());
+    }
+
+    private Part until(LoadReader load) throws Stop {
+        int reps = in.count(Work.MOST_REPS, Problem.EXPECTED_REPS, Problem.REPS_OUT_OF_RANGE);
+        in.take(WorkReader.TIMES);
+        LoadBasis basis = load.basis(Work.Straight.of(1, reps));
+        unitGuessed |= load.isUnitGuessed();
+        if (!in.takeWord("until")) {
+            throw in.stop(Problem.EXPECTED_WORD);
+        }
+        in.take("@");
+        in.takeWord("rpe");
+        return loaded(new Work.Until(reps, in.rpe()), Optional.of(basis));
+    }
+
+    /** The rest of a part, after its work and perhaps its load. */
+    private Part loaded(Work work, Optional<LoadBasis> before) throws Stop {
+        LoadReader load = new LoadReader(in, unitless);
+        DetailsReader details = new DetailsReader(in, load);
+        while (before.isEmpty() && details.takeBeforeLoad()) {
+            // each side stands before the load as often as after it
+        }
+        LoadBasis basis = before.isPresent() ? before.get() : load.basis(work);
         Optional<Changing> changing = Optional.empty();
-        DetailsReader details = new DetailsReader(in);
-        while (true) {
+        while (!in.looksAt(NEXT_PART)) {
             in.skipSpaces();
             int start = in.at();
             Optional<Changing> more = load.changing();
@@ -199,6 +334,7 @@ public final class DoseParser {
                 break;
             }
         }
+        unitGuessed |= load.isUnitGuessed();
         try {
             return new Part(work, basis, changing, details.details());
         } catch (IllegalArgumentException cannotBe) {

@@ -2,9 +2,9 @@ package dev.yarbel.core.prescription;
 
 import dev.yarbel.core.record.Worn;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
@@ -13,48 +13,57 @@ final class DoseSuggestion {
 
     private static final int LONGEST = 400;
     private static final int MOST_TYPOS = 2;
+    private static final int SHORTEST = 2;
+    private static final int MOST_TRIED = 4;
     private static final LevenshteinDistance TYPOS = new LevenshteinDistance(MOST_TYPOS);
     private static final List<String> WORDS = words();
 
     private DoseSuggestion() {}
 
-    /** The first of a few small changes at the place where reading ended that makes the whole text a dose. */
+    /**
+     * A known word for a misspelt one, or a missing sign between sets and repetitions; empty where nothing of the kind makes
+     * the whole text a dose. What was meant is never guessed at: no suggestion leaves anything out or adds a load.
+     */
     static Optional<String> of(String text, DoseParser.Unreadable why) {
         if (text.isBlank() || text.length() > LONGEST) {
             return Optional.empty();
         }
         int at = Math.min(why.at(), text.length());
+        if (why.problem() == DoseParser.Problem.MISSING_TIMES) {
+            return read(text.substring(0, at + 1) + "x" + text.substring(at + 1));
+        }
         int end = at;
-        while (end < text.length() && Character.isLetter(text.charAt(end))) {
+        while (end < text.length() && isOfAWord(text.charAt(end))) {
             end++;
         }
         String word = text.substring(at, end).toLowerCase(Locale.ROOT);
+        if (word.length() < SHORTEST) {
+            return Optional.empty();
+        }
         String before = text.substring(0, at);
         String after = text.substring(end);
-        List<String> candidates = new ArrayList<>();
-        WORDS.stream()
-                .filter(known -> !word.isEmpty() && distance(word, known) >= 0)
-                .sorted(Comparator.comparingInt(known -> distance(word, known)))
-                .forEach(known -> candidates.add(before + known + after));
-        String number = before.stripTrailing();
-        int numberAt = number.length();
-        while (numberAt > 0 && "0123456789.,".indexOf(number.charAt(numberAt - 1)) >= 0) {
-            numberAt--;
-        }
-        if (numberAt < number.length()) {
-            candidates.add(before.substring(0, numberAt) + "@" + before.substring(numberAt) + text.substring(at));
-            candidates.add(number + "%" + text.substring(at));
-            candidates.add(number + "kg" + text.substring(at));
-        }
-        candidates.add(before + "x" + after);
-        candidates.add(number + " @8" + text.substring(at));
-        candidates.add(number);
-        candidates.add(number + " feel");
-        return candidates.stream()
-                .filter(candidate -> !candidate.equals(text))
-                .flatMap(candidate -> DoseParser.read(candidate).stream())
-                .map(Dose::shorthand)
+        return near(word).stream()
+                .flatMap(known -> read(before + known + after).stream())
                 .findFirst();
+    }
+
+    private static boolean isOfAWord(char c) {
+        return Character.isLetter(c) || c == '-';
+    }
+
+    private static Optional<String> read(String candidate) {
+        return DoseParser.read(candidate).map(Dose::shorthand);
+    }
+
+    /** The known words closest to one, the closest first. */
+    private static List<String> near(String word) {
+        return WORDS.stream()
+                .map(known -> Map.entry(known, distance(word, known)))
+                .filter(known -> known.getValue() >= 0)
+                .sorted(Map.Entry.comparingByValue())
+                .limit(MOST_TRIED)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private static int distance(String word, String known) {
@@ -65,7 +74,7 @@ final class DoseSuggestion {
     private static List<String> words() {
         List<String> words = new ArrayList<>(List.of(
                 "rest", "tempo", "then", "cue", "why", "no", "max", "climb", "prep", "rounds", "in", "to", "gap",
-                "form", "last", "feel", "each", "of", "x", "%", "reverse", "+chains", "+bands", "kg", "lb"));
+                "form", "last", "feel", "each", "of", "reverse", "chains", "bands", "until", "reps", "amrap", "emom"));
         for (Manner manner : Manner.values()) {
             words.add(manner.word());
         }

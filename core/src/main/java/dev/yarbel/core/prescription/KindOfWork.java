@@ -28,7 +28,14 @@ public record KindOfWork(
     }
 
     /** Manners that leave the work what it is: what the lifter sees, and who picks. */
-    private static final Set<Manner> NO_MATTER = EnumSet.of(Manner.BLIND, Manner.CHOICE, Manner.STAGES, Manner.APART);
+    private static final Set<Manner> NO_MATTER = EnumSet.of(
+            Manner.BLIND,
+            Manner.CHOICE,
+            Manner.STAGES,
+            Manner.APART,
+            Manner.CHOICE_OF_STRENGTH,
+            Manner.CHOICE_OF_WEAKNESS,
+            Manner.FREE_REST);
 
     public KindOfWork {
         manners = Set.copyOf(manners);

@@ -1,10 +1,12 @@
 package dev.yarbel.core.prescription;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import java.util.Optional;
 
 /** What the load of a dose hangs on. */
 public sealed interface LoadBasis {
@@ -48,12 +50,17 @@ public sealed interface LoadBasis {
      *
      * @param most where a range was asked for, the largest drop; else the same as {@code drop}
      * @param each every set is so much lighter than the one before it
+     * @param of the lift whose top it is; empty: the lift's own
      */
-    record BelowTop(Percent drop, Percent most, boolean each) implements LoadBasis {
+    record BelowTop(Percent drop, Percent most, boolean each, Optional<Lift> of) implements LoadBasis {
         public BelowTop {
             if (drop.compareTo(Percent.ZERO) <= 0 || most.isLessThan(drop) || most.compareTo(Percent.HUNDRED) >= 0) {
                 throw new IllegalArgumentException("a drop lies above 0 and below 100 %");
             }
+        }
+
+        public BelowTop(Percent drop, Percent most, boolean each) {
+            this(drop, most, each, Optional.empty());
         }
 
         public BelowTop(Percent drop) {
@@ -68,6 +75,15 @@ public sealed interface LoadBasis {
 
         public Fixed {
             if (!load.isPositive()) {
+                throw new IllegalArgumentException("a load is more than nothing");
+            }
+        }
+    }
+
+    /** The lifter's own body and so much more: {@code bw+10kg}. In the unit the coach typed. */
+    record BodyMassPlus(Mass more, MassUnit unit) implements LoadBasis {
+        public BodyMassPlus {
+            if (!more.isPositive() || more.isGreaterThan(Fixed.MOST)) {
                 throw new IllegalArgumentException("a load is more than nothing");
             }
         }

@@ -12,33 +12,77 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Reads what the load of a dose hangs on, as {@link DoseParser} describes it. */
 final class LoadReader {
 
     private static final String MINUS = "-−–";
 
-    private final TextCursor in;
+    private static final Pattern PERCENT_AFTER_AT = Pattern.compile(
+            "@\\s*\\d+(?:[.,]\\d+)?\\s*(?:[-–−]\\s*\\d+(?:[.,]\\d+)?\\s*)?(?:%|kgs?\\b|lbs?\\b|m/s)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern LEFT_AFTER =
+            Pattern.compile("@?\\s*\\d(?:[.,]5)?\\s*(?:[-–−]\\s*\\d(?:[.,]5)?\\s*)?rir\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SETS_FOLLOW = Pattern.compile("\\d+(?:\\s*[-–]\\s*\\d+)?\\s*[x×X*]\\s*\\d");
+    private static final Pattern EACH_SIDE = Pattern.compile("each\\s+(?:side|leg|arm)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern STEP = Pattern.compile("\\+\\s*\\d");
+    private static final Pattern BODY_PLUS =
+            Pattern.compile("(?:bw|bodyweight)\\s*\\+\\s*\\d", Pattern.CASE_INSENSITIVE);
+    private static final Percent OPENER = Percent.of(91);
 
-    LoadReader(TextCursor in) {
+    private final TextCursor in;
+    private final Optional<MassUnit> unitless;
+    private boolean unitGuessed;
+
+    /** @param unitless the unit of a load that is written without one; empty: such a load cannot be read */
+    LoadReader(TextCursor in, Optional<MassUnit> unitless) {
         this.in = in;
+        this.unitless = unitless;
+    }
+
+    /** Whether a load was written without a unit. */
+    boolean isUnitGuessed() {
+        return unitGuessed;
+    }
+
+    /** A load that was written before its repetitions, without a unit. */
+    LoadBasis writtenFirst(String figure, int start) throws Stop {
+        return fixed(figure, unitless.orElseThrow(() -> in.stop(start, Problem.EXPECTED_UNIT)), start, true);
+    }
+
+    private LoadBasis fixed(String figure, MassUnit unit, int start, boolean guessed) throws Stop {
+        Mass load = Mass.parse(figure, unit);
+        if (!load.isPositive() || load.isGreaterThan(LoadBasis.Fixed.MOST)) {
+            throw in.stop(start, Problem.LOAD_OUT_OF_RANGE);
+        }
+        unitGuessed |= guessed;
+        return new LoadBasis.Fixed(load, unit);
     }
 
     /** What the load of these sets hangs on. */
     LoadBasis basis(Work work) throws Stop {
         in.skipSpaces();
         int start = in.at();
-        if (in.take("@")) {
-            Rpe least = in.rpe();
-            if (!in.takeRange()) {
-                return new LoadBasis.AtRpe(least);
-            }
-            int top = in.at();
-            Rpe most = in.rpe();
-            if (most.compareTo(least) < 0) {
-                throw in.stop(top, Problem.RANGE_DOWNWARD);
-            }
-            return new LoadBasis.AtRpe(least, most);
+        if (in.looksAt(PERCENT_AFTER_AT)) {
+            in.take("@");
+        } else if (in.looksAt(LEFT_AFTER)) {
+            return repsLeft();
+        } else if (in.take("@") || in.takeWord("rpe")) {
+            in.takeWord("rpe");
+            return rating();
+        }
+        if (in.takeWord("rir")) {
+            return left(in.figure(), start);
+        }
+        if (in.takeWord("drop")) {
+            return drop();
+        }
+        if (in.takeWord("opener")) {
+            return new LoadBasis.Share(Reference.Named.ESTIMATE, OPENER);
+        }
+        if (in.looksAt(STEP)) {
+            return lastTime();
         }
         if (in.take(MINUS)) {
             return drop();
@@ -52,6 +96,9 @@ final class LoadReader {
         if (in.takeWord("feel")) {
             return LoadBasis.FEEL;
         }
+        if (in.looksAt(BODY_PLUS)) {
+            return bodyPlus();
+        }
         for (Reference.Named whole : List.of(Reference.Named.BODY_MASS, Reference.Named.EVENT)) {
             if (in.takeWord(whole.word())) {
                 return new LoadBasis.Share(whole, Percent.HUNDRED);
@@ -64,6 +111,44 @@ final class LoadReader {
         throw in.stop(start, Problem.EXPECTED_LOAD);
     }
 
+    LoadBasis.AtRpe rating() throws Stop {
+        Rpe least = in.rpe();
+        if (!in.takeRange()) {
+            return new LoadBasis.AtRpe(least);
+        }
+        int top = in.at();
+        Rpe most = in.rpe();
+        if (most.compareTo(least) < 0) {
+            throw in.stop(top, Problem.RANGE_DOWNWARD);
+        }
+        return new LoadBasis.AtRpe(least, most);
+    }
+
+    /** Repetitions left: {@code 2RIR} is a rating of 8, {@code 2-3 RIR} one of 7 to 8. */
+    private LoadBasis repsLeft() throws Stop {
+        in.take("@");
+        in.skipSpaces();
+        int start = in.at();
+        String first = in.figure();
+        String second = in.take(MINUS) ? in.figure() : first;
+        in.takeWord("rir");
+        LoadBasis.AtRpe one = left(first, start);
+        LoadBasis.AtRpe other = left(second, start);
+        return one.rpe().compareTo(other.rpe()) < 0
+                ? new LoadBasis.AtRpe(one.rpe(), other.rpe())
+                : new LoadBasis.AtRpe(other.rpe(), one.rpe());
+    }
+
+    private LoadBasis.AtRpe left(String figure, int start) throws Stop {
+        try {
+            return new LoadBasis.AtRpe(Rpe.parse(BigDecimal.TEN
+                    .subtract(new BigDecimal(figure.replace(',', '.')))
+                    .toPlainString()));
+        } catch (IllegalArgumentException noRating) {
+            throw in.stop(start, Problem.EXPECTED_RPE);
+        }
+    }
+
     private LoadBasis drop() throws Stop {
         in.skipSpaces();
         int start = in.at();
@@ -73,9 +158,23 @@ final class LoadReader {
             throw in.stop(Problem.EXPECTED_PERCENT);
         }
         try {
-            return new LoadBasis.BelowTop(from, to, in.takeWord("each"));
+            return new LoadBasis.BelowTop(from, to, !in.looksAt(EACH_SIDE) && in.takeWord("each"), ofLift());
         } catch (IllegalArgumentException outOfRange) {
             throw in.stop(start, Problem.PERCENT_OUT_OF_RANGE);
+        }
+    }
+
+    private Optional<Lift> ofLift() throws Stop {
+        if (!in.takeWord("of")) {
+            return Optional.empty();
+        }
+        in.skipSpaces();
+        int name = in.at();
+        try {
+            return Optional.of(
+                    new Lift(in.key().map(key -> key.toLowerCase(Locale.ROOT)).orElse("")));
+        } catch (IllegalArgumentException noLift) {
+            throw in.stop(name, Problem.EXPECTED_REFERENCE);
         }
     }
 
@@ -107,12 +206,26 @@ final class LoadReader {
                 throw in.stop(start, Problem.LOAD_OUT_OF_RANGE);
             }
         }
-        MassUnit unit = unit();
-        Mass load = Mass.parse(figure, unit);
-        if (!load.isPositive() || load.isGreaterThan(LoadBasis.Fixed.MOST)) {
-            throw in.stop(start, Problem.LOAD_OUT_OF_RANGE);
+        Optional<MassUnit> typed = typedUnit();
+        if (typed.isEmpty() && unitless.isEmpty()) {
+            throw in.stop(Problem.EXPECTED_UNIT);
         }
-        return new LoadBasis.Fixed(load, unit);
+        return fixed(figure, typed.or(() -> unitless).orElseThrow(), start, typed.isEmpty());
+    }
+
+    private LoadBasis bodyPlus() throws Stop {
+        in.takeAnyWord("bw", "bodyweight");
+        in.take("+");
+        in.skipSpaces();
+        int start = in.at();
+        String figure = in.figure();
+        Optional<MassUnit> typed = typedUnit();
+        if (typed.isEmpty() && unitless.isEmpty()) {
+            throw in.stop(Problem.EXPECTED_UNIT);
+        }
+        LoadBasis.Fixed more =
+                (LoadBasis.Fixed) fixed(figure, typed.or(() -> unitless).orElseThrow(), start, false);
+        return new LoadBasis.BodyMassPlus(more.load(), more.unit());
     }
 
     private LoadBasis share(int start, Percent from, Percent to, Reference of) throws Stop {
@@ -133,7 +246,7 @@ final class LoadReader {
         }
         in.skipSpaces();
         int number = in.at();
-        if (in.atDigit()) {
+        if (in.atDigit() && !in.looksAt(SETS_FOLLOW)) {
             String figure = in.figure();
             if (in.takeWord("rm")) {
                 return repMax(figure, number);
@@ -192,12 +305,16 @@ final class LoadReader {
     }
 
     private MassUnit unit() throws Stop {
+        return typedUnit().orElseThrow(() -> in.stop(Problem.EXPECTED_UNIT));
+    }
+
+    private Optional<MassUnit> typedUnit() {
         for (MassUnit unit : MassUnit.values()) {
             if (in.takeAnyWord(unit.symbol() + "s", unit.symbol())) {
-                return unit;
+                return Optional.of(unit);
             }
         }
-        throw in.stop(Problem.EXPECTED_UNIT);
+        return Optional.empty();
     }
 
     /** What chains or bands do to the load; empty when nothing of the kind stands here. */

@@ -16,6 +16,16 @@ public enum Manner {
     BLIND("blind"),
     /** The lifter picks the exercise. */
     CHOICE("choice"),
+    /** The lifter picks one they are good at. */
+    CHOICE_OF_STRENGTH("choice good"),
+    /** The lifter picks one they are bad at. */
+    CHOICE_OF_WEAKNESS("choice bad"),
+    /** Held still before the turn. */
+    PAUSED("paused"),
+    /** So many on each side, one after the other. */
+    EACH_SIDE("each side"),
+    /** Rest as long as it takes. */
+    FREE_REST("rest free"),
     /** By itself, not in turn with the slots that share its letter. */
     APART("apart");
 

@@ -15,6 +15,10 @@ public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Deta
         if (work instanceof Work.Preparation && changing.isPresent()) {
             throw new IllegalArgumentException("preparation needs no chains");
         }
+        boolean bounded = details.within().isPresent();
+        if (bounded && (basis instanceof LoadBasis.AtRpe || basis instanceof LoadBasis.ByFeel)) {
+            throw new IllegalArgumentException("a rating beside a load, not beside another rating");
+        }
         if (basis instanceof LoadBasis.BelowTop below && below.each() && work.sets() > MOST_STEPPED) {
             throw new IllegalArgumentException("up to " + MOST_STEPPED + " sets that drop from one to the next");
         }
@@ -72,6 +76,9 @@ public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Deta
         String load = Shorthand.of(basis);
         if (!load.isEmpty() && !(basis instanceof LoadBasis.ByFeel && Shorthand.needsNoLoad(work))) {
             text.append(' ').append(load);
+        }
+        if (work instanceof Work.Until until) {
+            text.append(" until @").append(until.until());
         }
         changing.ifPresent(c -> text.append(' ').append(c.shorthand()));
         return text.append(details.shorthand()).toString();

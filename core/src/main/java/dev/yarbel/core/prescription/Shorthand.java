@@ -18,7 +18,10 @@ final class Shorthand {
         if (work instanceof Work.Straight straight) {
             String range = straight.isRange() ? "-" + straight.most() : "";
             String plus = straight.plus().map(stop -> "+" + of(stop)).orElse("");
-            return sets(straight.sets(), bare) + straight.reps() + range + plus;
+            String sets = straight.mostSets() > straight.sets()
+                    ? straight.sets() + "-" + straight.mostSets() + "x"
+                    : sets(straight.sets(), bare);
+            return sets + straight.reps() + range + plus;
         }
         if (work instanceof Work.ToLimit limit) {
             return sets(limit.sets(), true) + "max" + of(limit.stop());
@@ -27,8 +30,15 @@ final class Shorthand {
             return "climb " + climb.reps() + " to @" + climb.until();
         }
         if (work instanceof Work.Clusters clusters) {
-            return clusters.sets() + "x(" + clusters.within() + "x" + clusters.each() + " "
+            String upTo = clusters.most() > clusters.each() ? "-" + clusters.most() : "";
+            return clusters.sets() + "x(" + clusters.within() + "x" + clusters.each() + upTo + " "
                     + clusters.gap().toSeconds() + "s)";
+        }
+        if (work instanceof Work.Until until) {
+            return until.reps() + "x";
+        }
+        if (work instanceof Work.InAll inAll) {
+            return inAll.reps() + " reps";
         }
         if (work instanceof Work.Density density) {
             return density.sets() + "x" + density.reps() + " in " + of(density.time()) + " gap "
@@ -61,10 +71,14 @@ final class Shorthand {
             return of(share);
         }
         if (basis instanceof LoadBasis.BelowTop below) {
-            return "-" + range(below.drop(), below.most()) + "%" + (below.each() ? " each" : "");
+            return "-" + range(below.drop(), below.most()) + "%" + (below.each() ? " each" : "")
+                    + below.of().map(lift -> " of " + lift.key()).orElse("");
         }
         if (basis instanceof LoadBasis.Fixed fixed) {
             return fixed.load().figure(fixed.unit(), 3) + fixed.unit().symbol();
+        }
+        if (basis instanceof LoadBasis.BodyMassPlus plus) {
+            return "bw+" + plus.more().figure(plus.unit(), 3) + plus.unit().symbol();
         }
         if (basis instanceof LoadBasis.LastTime last) {
             return last.step().isZero()

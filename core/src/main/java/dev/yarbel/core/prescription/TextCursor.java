@@ -5,9 +5,13 @@ import dev.yarbel.core.prescription.DoseParser.Problem;
 import dev.yarbel.core.prescription.DoseParser.Unreadable;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** A place in a text that is being read, and how figures and words are taken from there. */
 final class TextCursor {
+
+    /** One, or a thousand? */
+    private static final Pattern THOUSANDS = Pattern.compile("\\d{1,3},\\d{3}(?!\\d)");
 
     private final String text;
     private int at;
@@ -34,6 +38,17 @@ final class TextCursor {
     boolean atDigit() {
         skipSpaces();
         return at < text.length() && isDigit(text.charAt(at));
+    }
+
+    /** Whether what comes next, spaces apart, begins so. */
+    boolean looksAt(Pattern pattern) {
+        int next = pastSpaces(at);
+        return pattern.matcher(text).region(next, text.length()).lookingAt();
+    }
+
+    /** Whether spaces stand here. */
+    boolean isAfterSpace() {
+        return at < text.length() && isSpace(text.charAt(at)) || at > 0 && isSpace(text.charAt(at - 1));
     }
 
     /** Takes a character that may be written in several ways. */
@@ -94,6 +109,9 @@ final class TextCursor {
     String figure() throws Stop {
         skipSpaces();
         int start = at;
+        if (looksAt(THOUSANDS)) {
+            throw stop(start, Problem.THOUSANDS);
+        }
         if (digits(4) == 0) {
             throw stop(at, Problem.EXPECTED_FIGURE);
         }

@@ -44,17 +44,23 @@ public sealed interface Work {
     /**
      * Sets of the same repetitions: {@code 4x8}, or of a range that is worked through before load is added: {@code 3x8-12}.
      *
+     * @param mostSets where the lifter may stop sooner, the most sets there are: {@code 2-3x8}; else the same as sets
      * @param most the top of the range; the same as {@code reps} where there is none
      * @param plus the last set goes on as far as it can, up to this stop: {@code 3x5+}
      */
-    record Straight(int sets, int reps, int most, Optional<Stop> plus) implements Work {
+    record Straight(int sets, int mostSets, int reps, int most, Optional<Stop> plus) implements Work {
         public Straight {
             checkSets(sets);
+            checkSets(mostSets);
             checkReps(reps);
             checkReps(most);
-            if (most < reps || most > reps && plus.isPresent()) {
+            if (most < reps || mostSets < sets || most > reps && plus.isPresent()) {
                 throw new IllegalArgumentException("a range runs upward, and has no plus set");
             }
+        }
+
+        public Straight(int sets, int reps, int most, Optional<Stop> plus) {
+            this(sets, sets, reps, most, plus);
         }
 
         public static Straight of(int sets, int reps) {
@@ -99,14 +105,19 @@ public sealed interface Work {
      *
      * @param sets the rounds
      * @param within the small sets of a round, 2 to 20
-     * @param each the repetitions of a small set
+     * @param each the repetitions of a small set, the least where a range is asked for
+     * @param most the most repetitions of a small set; else the same as {@code each}
      * @param gap the rest within a round
      */
-    record Clusters(int sets, int within, int each, Duration gap) implements Work {
+    record Clusters(int sets, int within, int each, int most, Duration gap) implements Work {
+        public Clusters(int sets, int within, int each, Duration gap) {
+            this(sets, within, each, each, gap);
+        }
+
         public Clusters {
             checkSets(sets);
             checkReps(each);
-            if (within < 2 || within > 20 || within * each > MOST_REPS) {
+            if (within < 2 || within > 20 || most < each || within * most > MOST_REPS) {
                 throw new IllegalArgumentException("a round has 2 to 20 small sets of " + MOST_REPS + " in all");
             }
             checkTime(gap);
@@ -138,6 +149,36 @@ public sealed interface Work {
         /** The time there is for each set if the goal is to be reached. */
         public Duration pace() {
             return time.dividedBy(sets);
+        }
+    }
+
+    /**
+     * Sets of so many repetitions, all with the same load, until one rates so: {@code 5x @8 until @9}.
+     */
+    record Until(int reps, Rpe until) implements Work {
+
+        /** As many sets as are laid out before anyone knows; a starting value of ours. */
+        private static final int SETS = 4;
+
+        public Until {
+            checkReps(reps);
+        }
+
+        @Override
+        public int sets() {
+            return SETS;
+        }
+    }
+
+    /** So many repetitions in all, in as many goes as are needed: {@code 20 reps}. */
+    record InAll(int reps) implements Work {
+        public InAll {
+            checkReps(reps);
+        }
+
+        @Override
+        public int sets() {
+            return 1;
         }
     }
 

@@ -4,9 +4,11 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.prescription.DoseParser.Problem;
 import dev.yarbel.core.prescription.TextCursor.Stop;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Reads how the sets of a dose are built, as {@link DoseParser} describes it. */
 final class WorkReader {
@@ -14,9 +16,21 @@ final class WorkReader {
     /** As many figures as any length needs. */
     private static final int MOST_FIGURES = 10;
 
-    private static final String TIMES = "x×X*";
+    static final String TIMES = "x×X*";
+
+    /** A single set of more repetitions than this is rather one whose times sign is missing: 55 for 5x5. */
+    private static final int MOST_LIKELY_REPS = 30;
+
+    private static final Pattern STEP = Pattern.compile("\\+\\d+(?:[.,]\\d+)?\\s*(?:kg|lb)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern OPENER = Pattern.compile("opener\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern ENDS_AFTER_NUMBER = Pattern.compile("\\d{3}\\s*(?=$|[,;]|then\\b)");
+    private static final Pattern SETS_RANGE = Pattern.compile("[-–]\\s*\\d{1,2}\\s*[x×X*]");
+    private static final Pattern LOAD_TIMES_REPS =
+            Pattern.compile("[x×X*]\\s*\\d{1,2}\\s*(?=$|[,;+]|then\\b|rest\\b|cue\\b|why\\b)");
+    private static final Pattern MISSING_TIMES_BEFORE_LOAD = Pattern.compile("\\d{1,3}(?:[.,]\\d+)?\\s*%");
 
     private final TextCursor in;
+    private String loadFirst;
 
     WorkReader(TextCursor in) {
         this.in = in;
@@ -31,6 +45,12 @@ final class WorkReader {
             }
             in.take("@");
             return new Work.Climb(reps, in.rpe());
+        }
+        if (in.takeWord("emom")) {
+            return emom();
+        }
+        if (in.looksAt(OPENER)) {
+            return Work.Straight.of(1, 1);
         }
         if (in.takeWord("prep")) {
             return new Work.Preparation(in.time(Work.MOST_TIME, Problem.EXPECTED_TIME));
@@ -47,7 +67,14 @@ final class WorkReader {
         if (first.isEmpty()) {
             throw in.stop(Problem.EXPECTED_REPS);
         }
-        if (in.take(TIMES)) {
+        if (in.looksAt(SETS_RANGE)) {
+            return setsRange(counted(first, start, Work.MOST_SETS, Problem.SETS_OUT_OF_RANGE));
+        }
+        if (in.looksAt(LOAD_TIMES_REPS) && isMoreThan(first, Work.MOST_SETS)) {
+            loadFirst = first;
+            return Work.Straight.of(1, repsAfterLoad());
+        }
+        if (in.take(TIMES) || in.takeWord("by")) {
             int sets = counted(first, start, Work.MOST_SETS, Problem.SETS_OUT_OF_RANGE);
             if (in.takeAnyWord("max", "amrap")) {
                 return max(sets);
@@ -65,7 +92,60 @@ final class WorkReader {
         if (in.takeAnyWord("rounds", "round")) {
             return rounds(Optional.of(counted(first, start, Work.MOST_SETS, Problem.SETS_OUT_OF_RANGE)));
         }
+        if (in.takeAnyWord("reps", "rep")) {
+            return new Work.InAll(counted(first, start, Work.MOST_REPS, Problem.REPS_OUT_OF_RANGE));
+        }
+        if (in.looksAt(MISSING_TIMES_BEFORE_LOAD) && isMoreThan(first, MOST_LIKELY_REPS)) {
+            throw in.stop(start, Problem.MISSING_TIMES);
+        }
         return sized(1, first, start);
+    }
+
+    /** Each minute a set, for so many minutes. */
+    private Work emom() throws Stop {
+        in.skipSpaces();
+        int start = in.at();
+        int minutes = in.count(Work.MOST_SETS, Problem.EXPECTED_TIME, Problem.SETS_OUT_OF_RANGE);
+        in.takeAnyWord("min", "mins", "minutes");
+        in.take(TIMES + ":");
+        int reps = reps();
+        try {
+            return new Work.Density(minutes, reps, Duration.ofMinutes(minutes), Duration.ofMinutes(1));
+        } catch (IllegalArgumentException tooLong) {
+            throw in.stop(start, Problem.CANNOT_BE_DONE);
+        }
+    }
+
+    /** {@code 2-3x8}: the lifter may stop sooner. */
+    private Work setsRange(int least) throws Stop {
+        in.takeRange();
+        int at = in.at();
+        int most = in.count(Work.MOST_SETS, Problem.EXPECTED_REPS, Problem.SETS_OUT_OF_RANGE);
+        if (most < least) {
+            throw in.stop(at, Problem.RANGE_DOWNWARD);
+        }
+        in.take(TIMES);
+        int reps = reps();
+        int upTo = in.takeRange() ? reps() : reps;
+        if (upTo < reps) {
+            throw in.stop(at, Problem.RANGE_DOWNWARD);
+        }
+        in.takeAnyWord("reps", "rep");
+        return new Work.Straight(least, most, reps, upTo, Optional.empty());
+    }
+
+    private static boolean isMoreThan(String figure, int most) {
+        return new BigDecimal(figure.replace(',', '.')).compareTo(BigDecimal.valueOf(most)) > 0;
+    }
+
+    /** The load that was written first, empty where none was. */
+    Optional<String> loadWrittenFirst() {
+        return Optional.ofNullable(loadFirst);
+    }
+
+    private int repsAfterLoad() throws Stop {
+        in.take(TIMES);
+        return reps();
     }
 
     private int counted(String figure, int start, int most, Problem outOfRange) throws Stop {
@@ -97,7 +177,11 @@ final class WorkReader {
             }
         }
         in.backTo(start);
+        if (figure.length() == 3 && figure.compareTo("100") > 0 && in.looksAt(ENDS_AFTER_NUMBER)) {
+            throw in.stop(start, Problem.LOAD_OR_REPS);
+        }
         int reps = reps();
+        in.takeAnyWord("reps", "rep");
         if (in.takeRange()) {
             int top = in.at();
             int most = reps();
@@ -110,6 +194,9 @@ final class WorkReader {
             return density(sets, reps, start);
         }
         int beforePlus = in.at();
+        if (in.looksAt(STEP) && in.isAfterSpace()) {
+            return Work.Straight.of(sets, reps);
+        }
         if (in.take("+")) {
             if (!in.takeAnyWord("chains", "chain", "bands", "band")) {
                 return new Work.Straight(sets, reps, reps, Optional.of(stop()));
@@ -150,12 +237,13 @@ final class WorkReader {
             throw in.stop(Problem.EXPECTED_REPS);
         }
         int each = reps();
+        int most = in.takeRange() ? reps() : each;
         Duration gap = in.time(Work.MOST_TIME, Problem.EXPECTED_TIME);
         if (!in.take(")")) {
             throw in.stop(Problem.EXPECTED_BRACKET);
         }
         try {
-            return new Work.Clusters(rounds, within, each, gap);
+            return new Work.Clusters(rounds, within, each, most, gap);
         } catch (IllegalArgumentException impossible) {
             throw in.stop(start, Problem.CANNOT_BE_DONE);
         }

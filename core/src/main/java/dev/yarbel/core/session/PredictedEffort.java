@@ -37,6 +37,7 @@ public sealed interface PredictedEffort {
         if (!part.work().countsReps()
                 || part.basis() instanceof LoadBasis.AtRpe
                 || part.work() instanceof Work.ToLimit
+                || part.work() instanceof Work.InAll
                 || part.work() instanceof Work.Climb) {
             return Optional.empty();
         }

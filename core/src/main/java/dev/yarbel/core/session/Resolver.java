@@ -2,6 +2,7 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
@@ -120,6 +121,9 @@ public final class Resolver {
         if (basis instanceof LoadBasis.LastTime) {
             return lastTime(prescription);
         }
+        if (basis instanceof LoadBasis.BodyMassPlus plus) {
+            return bodyAnd(prescription, plus);
+        }
         if (basis instanceof LoadBasis.Fixed fixed) {
             return fit(
                     prescription.lift(),
@@ -199,10 +203,40 @@ public final class Resolver {
             case CONTEST -> part(prescription, share, of, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
             case ESTIMATE -> part(prescription, share, of, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
             case GOAL -> part(prescription, share, of, others.goal(), ResolvedLoad.Why.NO_GOAL);
-            case BODY_MASS -> part(prescription, share, of, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
+            case BODY_MASS ->
+                hangsFromTheBody(lift)
+                        ? onTheBelt(lift, share)
+                        : part(prescription, share, of, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
             case EVENT -> part(prescription, share, of, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
             case WORKING, TOP, LAST -> throw new IllegalStateException("looked up elsewhere");
         };
+    }
+
+    /** Whether the lifter's own body is what is lifted, and a load is what hangs on the belt. */
+    private boolean hangsFromTheBody(Lift lift) {
+        return catalogue.of(lift).implement() == Implement.BODY;
+    }
+
+    private ResolvedLoad onTheBelt(Lift lift, LoadBasis.Share share) {
+        if (!share.percent().isGreaterThan(Percent.HUNDRED)) {
+            return unknown(ResolvedLoad.Why.BY_FEEL);
+        }
+        return numbers.bodyMass()
+                .map(body -> fit(
+                        lift,
+                        body.times(share.percent().minus(Percent.HUNDRED)),
+                        new ResolvedLoad.Origin.FromReference(share.of(), body, share.percent())))
+                .orElse(unknown(ResolvedLoad.Why.NO_BODY_MASS));
+    }
+
+    private ResolvedLoad bodyAnd(Prescription prescription, LoadBasis.BodyMassPlus plus) {
+        ResolvedLoad.Origin origin = new ResolvedLoad.Origin.AsWritten();
+        if (hangsFromTheBody(prescription.lift())) {
+            return fit(prescription.lift(), plus.more(), origin);
+        }
+        return numbers.bodyMass()
+                .map(body -> fit(prescription.lift(), body.plus(plus.more()), origin))
+                .orElse(unknown(ResolvedLoad.Why.NO_BODY_MASS));
     }
 
     private ResolvedLoad part(
@@ -322,9 +356,12 @@ public final class Resolver {
     }
 
     private static Optional<Integer> topAbove(List<Prescription> day, int index) {
+        Lift own = day.get(index).lift();
+        Lift topOf = day.get(index).part().basis() instanceof LoadBasis.BelowTop below
+                ? below.of().orElse(own)
+                : own;
         for (int i = index - 1; i >= 0; i--) {
-            if (day.get(i).lift().equals(day.get(index).lift())
-                    && day.get(i).part().isTop()) {
+            if (day.get(i).lift().equals(topOf) && day.get(i).part().isTop()) {
                 return Optional.of(i);
             }
         }

@@ -33,6 +33,7 @@ final class Stations {
 
     private static final Percent CLIMBS_BY = Percent.of(5);
     private static final int MOST_CLIMBS = 12;
+    private static final int MOST_GOES = 50;
     /** A set asked for by its rating moves the next one when it rated this many half points off. */
     private static final int HALVES_THAT_MOVE = 2;
 
@@ -108,11 +109,35 @@ final class Stations {
             boolean there = reached(ofPart.get(ofPart.size() - 1).set(), climb.until());
             asked = there || last - first + 1 >= MOST_CLIMBS ? last : last + 1;
         }
+        if (prescription.part().work() instanceof Work.Until until && !ofPart.isEmpty() && prescription.sets() > 0) {
+            boolean there = reached(ofPart.get(ofPart.size() - 1).set(), until.until());
+            asked = there || last - first + 1 >= MOST_CLIMBS ? last : last + 1;
+        }
+        if (prescription.part().work() instanceof Work.InAll && !ofPart.isEmpty() && prescription.sets() > 0) {
+            asked = left(prescription, ofPart) > 0 && last - first + 1 < MOST_GOES ? last + 1 : last;
+        }
         if (prescription.part().work() instanceof Work.Density
                 && ofPart.stream().anyMatch(d -> !d.set().made())) {
             asked = last;
         }
         return prescription.last() ? Math.max(asked, last) : asked;
+    }
+
+    /** The repetitions a set asks for; of a number in all, those still to be done before it. */
+    private int reps(TaskKey key, Prescription asked) {
+        if (!(asked.part().work() instanceof Work.InAll)) {
+            return asked.part().reps();
+        }
+        List<DoneSet> before = done.stream()
+                .filter(d -> asked.isAnsweredBy(d.task()) && d.task().number() < key.number())
+                .toList();
+        return Math.max(1, left(asked, before));
+    }
+
+    /** The repetitions still to be done of a number in all. */
+    private static int left(Prescription prescription, List<DoneSet> ofPart) {
+        return prescription.part().reps()
+                - ofPart.stream().mapToInt(d -> d.set().reps()).sum();
     }
 
     private static boolean reached(LiftedSet set, Rpe until) {
@@ -265,7 +290,7 @@ final class Stations {
     }
 
     private void add(TaskKey key, Prescription asked, Optional<Loading> loading, Because because, boolean last) {
-        add(key, asked, loading, asked.part().reps(), because, last);
+        add(key, asked, loading, reps(key, asked), because, last);
     }
 
     private void add(

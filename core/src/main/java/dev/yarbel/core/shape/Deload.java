@@ -123,6 +123,8 @@ public enum Deload {
     private static LoadBasis halfOf(LoadBasis basis, Part part, LiftNumbers numbers) {
         boolean byTheDay = part.work() instanceof Work.ToLimit
                 || part.work() instanceof Work.Climb
+                || part.work() instanceof Work.Until
+                || part.work() instanceof Work.InAll
                 || part.work() instanceof Work.RepsInTime
                 || part.work() instanceof Work.Rounds;
         if (byTheDay) {
@@ -183,6 +185,9 @@ public enum Deload {
         if (basis instanceof LoadBasis.Fixed fixed) {
             return new LoadBasis.Fixed(halves(fixed.load().times(NINE_TENTHS), fixed.unit()), fixed.unit());
         }
+        if (basis instanceof LoadBasis.BodyMassPlus plus) {
+            return new LoadBasis.BodyMassPlus(halves(plus.more().half(), plus.unit()), plus.unit());
+        }
         return basis instanceof LoadBasis.LastTime ? new LoadBasis.Share(Reference.Named.LAST, NINE_TENTHS) : basis;
     }
 
@@ -210,6 +215,12 @@ public enum Deload {
         }
         if (work instanceof Work.Climb climb) {
             return new Work.Climb(climb.reps(), easier(climb.until(), FOUR_LEFT));
+        }
+        if (work instanceof Work.Until until) {
+            return new Work.Until(until.reps(), easier(until.until(), FOUR_LEFT));
+        }
+        if (work instanceof Work.InAll inAll) {
+            return new Work.InAll((inAll.reps() + 1) / 2);
         }
         if (work instanceof Work.Clusters clusters) {
             return new Work.Clusters(sets, clusters.within(), clusters.each(), clusters.gap());

@@ -199,6 +199,10 @@ public sealed interface FillRule {
         if (basis instanceof LoadBasis.AtRpe at) {
             return withFirst(dose, part.with(new LoadBasis.AtRpe(raised(at.least(), steps), raised(at.rpe(), steps))));
         }
+        if (basis instanceof LoadBasis.BodyMassPlus plus) {
+            return withFirst(
+                    dose, part.with(new LoadBasis.BodyMassPlus(plus.more().plus(step.times(steps)), plus.unit())));
+        }
         if (basis instanceof LoadBasis.LastTime) {
             return dose;
         }

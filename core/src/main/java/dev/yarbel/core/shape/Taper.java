@@ -176,6 +176,9 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
         if (work instanceof Work.ToLimit limit) {
             return new Work.ToLimit(sets, new Work.Stop.At(stop(limit.stop())));
         }
+        if (work instanceof Work.InAll inAll) {
+            return new Work.InAll((inAll.reps() + 1) / 2);
+        }
         if (work instanceof Work.Clusters clusters) {
             return new Work.Clusters(sets, clusters.within(), clusters.each(), clusters.gap());
         }
@@ -198,15 +201,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
 
     /** Kit is no longer left off. */
     private static Part asOnTheDay(Part part) {
-        Details details = part.details();
-        return part.with(new Details(
-                details.manners(),
-                details.rest(),
-                details.tempo(),
-                details.with(),
-                Set.of(),
-                details.cue(),
-                details.reason()));
+        return part.with(part.details().withNothingLeftOff());
     }
 
     // ---- light

@@ -341,6 +341,29 @@ class OnTheFloorTest {
     }
 
     @Test
+    void setsUntilARatingGoOnUntilOneRatesSo() {
+        slot("A", Lift.SQUAT, "5x 70% until @8");
+        lifted("A.1", load("A.1"), 5, "6").lifted("A.2", load("A.1"), 5, "7");
+        assertThat(work()).hasSize(3);
+        lifted("A.3", load("A.1"), 5, "8");
+        assertThat(work()).hasSize(3);
+        assertThat(next()).isEqualTo("none");
+    }
+
+    @Test
+    void repetitionsInAllGoOnUntilTheyAreDone() {
+        slot("A", Lift.SQUAT, "20 reps 70%");
+        assertThat(work()).hasSize(1);
+        assertThat(task("A.1").reps()).isEqualTo(20);
+        lifted("A.1", load("A.1"), 12, "9");
+        assertThat(work()).hasSize(2);
+        assertThat(task("A.2").reps()).isEqualTo(8);
+        lifted("A.2", load("A.1"), 8, "9");
+        assertThat(work()).hasSize(2);
+        assertThat(next()).isEqualTo("none");
+    }
+
+    @Test
     void anEasyClimbGoesUpByTenPercentAtMost() {
         slot("A", Lift.SQUAT, "climb 8 to @8").lifted("A.1", "100", 8, "easy");
         assertThat(load("A.2")).isEqualTo("110");

@@ -9,7 +9,10 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Loader;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -93,6 +96,37 @@ class ProjectionTest {
             })
     void everyReferenceHangsOnItsOwnNumber(String dose, String kg) {
         assertThat(load(dose).load()).contains(Mass.of(kg, MassUnit.KG));
+    }
+
+    /** On a belt hangs what is more than the lifter; on a bar the body is weighed like any load. */
+    @ParameterizedTest
+    @CsvSource({
+        "pull-up, 3x5 bw, ",
+        "pull-up, 3x5 1.2bw, 18",
+        "pull-up, 3x5 bw+10kg, 10",
+        "squat, 3x5 bw, 90",
+        "squat, 3x5 bw+10kg, 100",
+    })
+    void bodyMassIsOnTheBeltOnlyAsFarAsItIsMoreThanTheBody(String lift, String dose, String kg) {
+        KitInUse belt = any -> Optional.of(any.key().equals("pull-up") ? belt() : Kits.kg());
+        Resolver resolver = new Resolver(belt, Rounding.NEAREST, NUMBERS);
+        assertThat(resolver.resolve(Prescription.of("A", new Lift(lift), Dose.parse(dose)))
+                        .get(0)
+                        .load())
+                .isEqualTo(Optional.ofNullable(kg).map(figure -> Mass.of(figure, MassUnit.KG)));
+    }
+
+    private static Loads belt() {
+        return new Gym("Shed", Mass.ZERO, Map.of(), List.of(), List.of(), List.of())
+                .loads(Catalogue.STANDARD.of(new Lift("pull-up")).need(), Loader::of)
+                .orElseThrow();
+    }
+
+    @Test
+    void backOffsMayHangOnAnotherLiftsTop() {
+        List<Prescription> day = new ArrayList<>(Prescription.of("A", Lift.SQUAT, Dose.parse("1 150kg")));
+        day.addAll(Prescription.of("B", new Lift("front-squat"), Dose.parse("3x5 -40% of squat")));
+        assertThat(RESOLVER.resolve(day).get(1).load()).contains(Mass.ofKg(90));
     }
 
     /** Common practice, no source: a single at 500, back-offs 22 % lighter: 390. */
