@@ -2,6 +2,7 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
@@ -28,7 +29,22 @@ class Amounts {
      * @param last it is the part's last set, where a plus belongs
      */
     String asked(Part part, int reps, boolean last) {
+        String amount = amount(part, reps, last);
+        String sides = part.is(Manner.EACH_SIDE) ? words.say("amount.each-side", amount) : amount;
+        return part.details()
+                .within()
+                .map(bound -> words.say("amount.within", sides, bound.rpe().toString()))
+                .orElse(sides);
+    }
+
+    private String amount(Part part, int reps, boolean last) {
         Work work = part.work();
+        if (work instanceof Work.InAll) {
+            return words.say("amount.in-all", String.valueOf(reps));
+        }
+        if (work instanceof Work.Until until) {
+            return words.say("amount.until", reps(reps), until.until().toString());
+        }
         if (work instanceof Work.Straight straight) {
             if (straight.isRange()) {
                 return words.say("amount.range", String.valueOf(reps), String.valueOf(straight.most()));

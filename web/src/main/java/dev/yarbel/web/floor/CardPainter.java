@@ -286,6 +286,7 @@ class CardPainter {
             if (!part.work().countsReps()
                     || task.key().warmUp()
                     || part.work() instanceof Work.Clusters
+                    || part.work() instanceof Work.InAll
                     || part.work() instanceof Work.ToLimit) {
                 return null;
             }

@@ -4,6 +4,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.session.Amendment;
@@ -129,12 +130,10 @@ class FloorChangesController {
     }
 
     static Amendment redose(FloorDay floor, Prescription asked, int from, String text) {
-        Dose dose;
-        try {
-            dose = Dose.parse(text);
-        } catch (IllegalArgumentException notADose) {
+        if (!(DoseParser.parse(text, floor.plan().lifter().unit()) instanceof DoseParser.Read read)) {
             throw new UnreadableException("amended.no-dose");
         }
+        Dose dose = read.dose();
         refuseGates(floor, asked.lift(), List.of(dose));
         return new Amendment.Redose(asked.letter(), from, dose);
     }

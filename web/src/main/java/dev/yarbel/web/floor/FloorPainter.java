@@ -308,8 +308,12 @@ class FloorPainter {
             Prescription asked = slot.prescription();
             int made = (int)
                     done.stream().filter(d -> asked.isAnsweredBy(d.task())).count();
-            boolean open =
-                    asked.part().work() instanceof Work.Climb || asked.part().work() instanceof Work.Density;
+            Work work = asked.part().work();
+            boolean open = work instanceof Work.Climb
+                    || work instanceof Work.Density
+                    || work instanceof Work.Until
+                    || work instanceof Work.InAll
+                    || work instanceof Work.Straight straight && made >= straight.sets() && made <= straight.mostSets();
             if (made != asked.sets() && !open) {
                 counts.add(new FloorView.CountOff(asked.letter(), asked.lift(), made, asked.sets()));
             }

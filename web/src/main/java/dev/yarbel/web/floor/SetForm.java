@@ -117,6 +117,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
             return;
         }
         boolean open = part.work() instanceof Work.ToLimit
+                || part.work() instanceof Work.InAll
                 || part.work() instanceof Work.Straight straight
                         && (straight.plus().isPresent() || straight.isRange());
         Optional<Integer> asked = open && !task.key().warmUp() ? Optional.empty() : Optional.of(task.reps());

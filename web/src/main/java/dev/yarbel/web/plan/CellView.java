@@ -82,7 +82,15 @@ record CellView(
     record Gated(Gate gate, Set<Gate.Missing> missing) implements Trouble {}
 
     /** It names a lift that nobody knows. */
-    record NoSuchLift(String key) implements Trouble {}
+    record NoSuchLift(String key, Optional<String> suggestion) implements Trouble {}
+
+    /**
+     * It can be read, and something else is likelier to be meant.
+     *
+     * @param code of what is asked
+     * @param facts the figures it is about, in words
+     */
+    record Asked(String code, List<String> facts) implements Trouble {}
 
     CellView withLoads(List<LoadView> others) {
         return new CellView(key, text, kept, others, trouble, lifted, marks);
@@ -116,6 +124,10 @@ record CellView(
 
     public boolean gated() {
         return is(Gated.class);
+    }
+
+    public boolean asked() {
+        return is(Asked.class);
     }
 
     public boolean noSuchLift() {

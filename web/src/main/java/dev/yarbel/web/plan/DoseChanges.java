@@ -55,12 +55,13 @@ class DoseChanges {
             if (slot < 0 || key.week() < 0 || key.week() >= open.draft.weeks.size()) {
                 return;
             }
-            Optional<CellView.Trouble> unreadable = Sheet.unreadable(plan, entry.text());
+            Optional<CellView.Trouble> unreadable =
+                    TypedDoses.trouble(plan, open.draft.slots.get(key.slotId()).lift(), entry.text());
             if (unreadable.isPresent()) {
                 troubles.put(key, unreadable.get());
                 return;
             }
-            Optional<Dose> dose = entry.text().isBlank() ? Optional.empty() : Optional.of(Dose.parse(entry.text()));
+            Optional<Dose> dose = TypedDoses.read(plan, entry.text());
             String text = dose.map(Dose::shorthand).orElse("");
             String now = open.draft.cell(key);
             if (text.equals(now) || text.equals(entry.was())) {

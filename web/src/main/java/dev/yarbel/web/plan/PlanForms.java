@@ -26,7 +26,7 @@ final class PlanForms {
                 new FillRule.Shrinking(typed.read("goal", text -> Percent.of(Reading.decimal(percent(text), 1, 130))));
             case "wave" -> new FillRule.Wave(points(typed), step(typed, unit));
             case "deload" -> new FillRule.DeloadNext(typed.read("style", text -> Reading.choice(Deload.class, text)));
-            case "backwards" -> new FillRule.Backwards(typed.read("last", PlanForms::dose));
+            case "backwards" -> new FillRule.Backwards(typed.read("last", text -> dose(text, unit)));
             default -> throw new UnreadableException("read.choice").in("rule");
         };
     }
@@ -45,8 +45,8 @@ final class PlanForms {
                 .orElse(unit == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5));
     }
 
-    private static Dose dose(String text) {
-        if (DoseParser.parse(text) instanceof DoseParser.Read read) {
+    private static Dose dose(String text, MassUnit unit) {
+        if (DoseParser.parse(text, unit) instanceof DoseParser.Read read) {
             return read.dose();
         }
         throw new UnreadableException("plan.no-dose");

@@ -7,7 +7,6 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
@@ -25,7 +24,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** The sheet: one training day across the weeks, with what its doses come to. */
@@ -156,11 +154,7 @@ class Sheet {
             for (int week = 0; week < doses.size(); week++) {
                 String text = typed.get(new CellKey(plan.slotIds().get(day).get(s), week));
                 if (text != null) {
-                    doses.set(
-                            week,
-                            DoseParser.parse(text) instanceof DoseParser.Read read
-                                    ? Optional.of(read.dose())
-                                    : Optional.empty());
+                    doses.set(week, TypedDoses.read(plan, text));
                 }
             }
             slots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason()));
@@ -218,35 +212,12 @@ class Sheet {
         String text = typed.getOrDefault(key, kept);
         Optional<CellView.Trouble> trouble = Optional.ofNullable(troubles.get(key));
         if (trouble.isEmpty() && typed.containsKey(key)) {
-            trouble = unreadable(plan, text);
+            trouble = TypedDoses.trouble(plan, slot.lift(), text);
         }
         boolean lifted = plan.isFinished(day, week);
         List<CellView.LoadView> loads =
                 lifted ? lifted(plan, day, week, slot.letter(), slot.lift()) : loads(asTyped, day, week, slot.letter());
         return new CellView(key, text, kept, loads, trouble, lifted, marks.getOrDefault(key, List.of()));
-    }
-
-    /** Why a text cannot be kept as it stands; empty for one that can, or that is blank. */
-    static Optional<CellView.Trouble> unreadable(LifterPlan plan, String text) {
-        if (text.isBlank()) {
-            return Optional.empty();
-        }
-        DoseParser.Result result = DoseParser.parse(text);
-        if (result instanceof DoseParser.Unreadable unreadable) {
-            return Optional.of(CellView.Unreadable.of(text, unreadable));
-        }
-        return ((DoseParser.Read) result)
-                .dose().parts().stream()
-                        .flatMap(part -> part.basis() instanceof LoadBasis.Share share
-                                        && share.of() instanceof Reference.Other other
-                                        && plan.standing()
-                                                .catalogue()
-                                                .find(other.lift())
-                                                .isEmpty()
-                                ? Stream.of((CellView.Trouble)
-                                        new CellView.NoSuchLift(other.lift().key()))
-                                : Stream.empty())
-                        .findFirst();
     }
 
     private List<CellView.LoadView> loads(LifterPlan plan, int day, int week, String letter) {

@@ -23,10 +23,52 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Changing a block at the desk: filling, undoing, weeks and slots, gates, paper. */
 @YarbelTest
 class PlanDeskTest extends DeskTesting {
+
+    // ---- what coaches write
+
+    /** What is typed, and what is kept of it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "1 @8, 5x5 -22%|1 @8 then 5x5 -22%",
+                "3x5 2RIR|3x5 @8",
+                "5x5 @ 70%|5x5 70%",
+                "5x5 120|5x5 120kg",
+                "120x5|1x5 120kg",
+                "off|''",
+                "8,8,6,6 60%|2x8 60% then 2x6 60%",
+                "3x8 60% of deadlift|3x8 60% of deadlift",
+                "1bw|''",
+            })
+    void whatCoachesWriteIsKeptInOneForm(String typed, String kept) throws Exception {
+        String text = typed.equals("1bw") ? "3x3 1bw" : typed;
+        type(2, 0, "3x5 75%", text).andExpect(status().is3xxRedirection());
+        assertThat(row(2).get(0)).isEqualTo(typed.equals("1bw") ? "3x3 bw" : kept);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "5x5 40|would be",
+                "3x10 bw|own mass on the bar",
+                "3x5 70% rest 2|Seconds or minutes",
+                "3x5 1,000|One, or a thousand",
+                "55 75%|with the x between them missing",
+                "3x8 60% of dedlift|3x8 60% of deadlift",
+                "5x225|Repetitions, or a load",
+            })
+    void whereTwoThingsCouldBeMeantItIsAskedAndNothingIsKept(String typed, String asked) throws Exception {
+        type(2, 0, "3x5 75%", typed).andExpect(content().string(containsString(asked)));
+        assertThat(row(2).get(0)).isEqualTo("3x5 75%");
+    }
 
     // ---- filling
 
