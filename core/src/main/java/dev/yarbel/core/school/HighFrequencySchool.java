@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * High frequency, few exercises: three to five sessions a week at 60 to 80 % that rate 7 to 8.5 at their end, variations on every other
+ * High frequency, few exercises: three to five sessions a week at 60 to 80 % whose last sets rate 7 to 9, variations on every other
  * day to move the strain about. In the last three weeks before a contest the frequency comes down, and a top single with
  * back-offs comes in.
  */
@@ -16,15 +16,20 @@ final class HighFrequencySchool implements School.Generator {
 
     private static final int NEAR = 21;
     private static final int[] SETS = {4, 3, 5, 4, 3};
-    private static final int[] POINTS = {1, -2, 2, -4, 0};
+    private static final int[] POINTS = {1, -2, 1, -4, 0};
     private static final int LEAST_REPS = 3;
-    private static final int MOST_REPS = 10;
+    private static final int MOST_REPS = 8;
+
+    /** Pulls are done for fewer repetitions with a little more. */
+    private static final int MOST_REPS_OF_A_PULL = 5;
+
+    private static final int POINTS_OF_A_PULL = 3;
     private static final Percent LEAST = Percent.of(66);
     private static final Percent MOST = Percent.of(80);
 
     @Override
     public List<Strand> draw(StrandRequest request) {
-        List<Percent> shares = request.upTo(78);
+        List<Percent> shares = request.upTo(79);
         List<Lift> variations = request.variations();
         List<Strand> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
@@ -44,13 +49,13 @@ final class HighFrequencySchool implements School.Generator {
     /** Repetitions come down as the load goes up, and never go up again. */
     private static List<Optional<Dose>> doses(StrandRequest request, int session, List<Percent> shares) {
         List<Optional<Dose>> doses = new ArrayList<>();
-        int reps = MOST_REPS;
+        int reps = request.isPull() ? MOST_REPS_OF_A_PULL : MOST_REPS;
         for (int week = 0; week < request.weeks(); week++) {
             if (near(request, week)) {
                 doses.add(nearContest(session));
             } else {
                 int sets = SETS[session % SETS.length];
-                Percent percent = moved(session, shares.get(week));
+                Percent percent = moved(request, session, shares.get(week));
                 reps = request.reps(percent, sets, hardest(request.through(week)), LEAST_REPS, reps);
                 doses.add(Optional.of(StrandRequest.dose("%sx%s %s%%", sets, reps, percent)));
             }
@@ -62,13 +67,14 @@ final class HighFrequencySchool implements School.Generator {
         return request.daysToContest().filter(out -> out.get(week) < NEAR).isPresent();
     }
 
-    private static Percent moved(int session, Percent share) {
-        Percent moved = share.plus(Percent.of(POINTS[session % POINTS.length]));
+    private static Percent moved(StrandRequest request, int session, Percent share) {
+        int points = POINTS[session % POINTS.length] + (request.isPull() ? POINTS_OF_A_PULL : 0);
+        Percent moved = share.plus(Percent.of(points));
         return moved.isGreaterThan(MOST) ? MOST : moved.isLessThan(LEAST) ? LEAST : moved;
     }
 
     private static String hardest(double through) {
-        return through < 0.34 ? "7.5" : through < 0.67 ? "8" : "8.5";
+        return through < 0.34 ? "8" : through < 0.67 ? "8.5" : "9";
     }
 
     private static Optional<Dose> nearContest(int session) {

@@ -27,7 +27,7 @@ public enum School {
     /** Muscle, then strength, then a peak. */
     PHASES(2, 8, 24, 65, new PhasesSchool()),
     /** The contest lifts three to five times a week at moderate loads, variations moving the strain about. */
-    HIGH_FREQUENCY(4, 4, 16, 70, new HighFrequencySchool()),
+    HIGH_FREQUENCY(4, 4, 16, 74, new HighFrequencySchool()),
     /** Heavy days with a different variation each week, and days of speed. */
     MAX_EFFORT_SPEED(2, 4, 24, 50, new MaxEffortSpeedSchool()),
     /** A top single at a rating, and back-offs a percentage below what was lifted. */
