@@ -93,7 +93,8 @@ final class PhasesSchool implements School.Generator {
             case MUSCLE ->
                 StrandRequest.dose(
                         "4x%s %s%%",
-                        request.reps(session == 0 ? share : lighter, 4, "9", 5, 8), session == 0 ? share : lighter);
+                        request.reps(session == 0 ? share : lighter, 4, "8", 5, session == 0 ? 10 : 8),
+                        session == 0 ? share : lighter);
             case STRENGTH ->
                 session == 0
                         ? StrandRequest.dose("4x%s %s%%", request.reps(share, 4, "8.5", 2, 6), share)

@@ -17,15 +17,15 @@ public enum School {
     /** The same sets and repetitions, a step more each session; the last set goes on while form holds. */
     STEADY_ADD(2, 4, 16, 60, new SteadyAddSchool()),
     /** One hard day and one easy day of the same lift in the week. */
-    HEAVY_LIGHT(2, 4, 16, 75, new HeavyLightSchool()),
+    HEAVY_LIGHT(2, 4, 16, 80, new HeavyLightSchool()),
     /** Load goes up each time; a set is dropped when the last one loses repetitions. */
     SET_DROP(2, 6, 52, 65, new FromLastTimeSchool("3x8", " stages")),
     /** A range of repetitions is worked through before load is added. */
     RANGE_THEN_LOAD(2, 4, 52, 65, new FromLastTimeSchool("3x8-12", "")),
     /** Many repetitions and lower loads swing to singles; assistance shrinks along. */
-    VOLUME_TO_INTENSITY(2, 6, 16, 65, new VolumeToIntensitySchool()),
+    VOLUME_TO_INTENSITY(2, 6, 16, 70, new VolumeToIntensitySchool()),
     /** Muscle, then strength, then a peak. */
-    PHASES(2, 8, 24, 65, new PhasesSchool()),
+    PHASES(2, 8, 24, 70, new PhasesSchool()),
     /** The contest lifts three to five times a week at moderate loads, variations moving the strain about. */
     HIGH_FREQUENCY(4, 4, 16, 74, new HighFrequencySchool()),
     /** Heavy days with a different variation each week, and days of speed. */

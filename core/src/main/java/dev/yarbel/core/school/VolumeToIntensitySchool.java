@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Volume to intensity: eights at lower loads swing to singles, in steps that shrink; assistance shrinks along, from three
+ * Volume to intensity: tens at lower loads swing to singles, in steps that shrink; assistance shrinks along, from three
  * sets of eight over fives to none.
  */
 final class VolumeToIntensitySchool implements School.Generator {
 
-    private static final int[] REPS = {8, 6, 5, 4, 3, 2, 1, 1};
+    private static final int[] REPS = {10, 8, 6, 4, 3, 2, 1, 1};
     private static final int[] SETS = {4, 4, 5, 4, 4, 3, 3, 2};
 
     @Override
@@ -34,8 +34,7 @@ final class VolumeToIntensitySchool implements School.Generator {
                                         SETS[at],
                                         request.reps(shares.get(week), SETS[at], "9", 1, REPS[at]),
                                         shares.get(week))
-                                : StrandRequest.dose(
-                                        "3x%s %s%%", Math.max(3, REPS[at]), StrandRequest.part(shares.get(week), 85));
+                                : light(request, StrandRequest.part(shares.get(week), 85), REPS[at]);
                     })));
         }
         strands.addAll(request.assistance(
@@ -44,6 +43,10 @@ final class VolumeToIntensitySchool implements School.Generator {
                         request.some(week -> fading(request.through(week), 0.9)),
                         request.some(week -> fading(request.through(week), 0.7)))));
         return strands;
+    }
+
+    private static Dose light(StrandRequest request, Percent share, int reps) {
+        return StrandRequest.dose("3x%s %s%%", request.reps(share, 3, "8", 3, Math.max(3, reps)), share);
     }
 
     /** Three eights, then three fives, then two, then none. */

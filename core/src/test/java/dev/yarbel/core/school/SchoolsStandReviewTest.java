@@ -43,6 +43,7 @@ import java.util.Map;
 import java.util.Optional;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Assume;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -127,6 +128,9 @@ class SchoolsStandReviewTest {
                 .with(lift -> Drawings.numbers(lift).with(ExpectedGain.of(mastery)));
         return new Case(request, mastery, KitInUse.of(kg ? Kits.kg() : Kits.lb()), rounding);
     }
+
+    private static final List<School> BY_PERCENTAGE =
+            List.of(School.HIGH_FREQUENCY, School.HEAVY_LIGHT, School.PHASES, School.VOLUME_TO_INTENSITY);
 
     /** What hangs on a lifter's trend or on how long the school is meant to run is told, and is no fault of the drawing. */
     private static final List<Mark.Kind> TOLD = List.of(
@@ -265,6 +269,31 @@ class SchoolsStandReviewTest {
                                         ResolvedLoad.Why.NO_KIT,
                                         ResolvedLoad.Why.TOP_UNKNOWN);
                     }
+                }
+            }
+        }
+    }
+
+    /** By our own words: with four repetitions left or fewer, or at 80 % and more. A week that has none trains nothing. */
+    @Property(tries = 200)
+    void everyTrainingWeekOfThePercentageSchoolsHasHardSets(@ForAll("cases") Case drawn) {
+        LiftRequest asked = drawn.request().lifts().values().iterator().next();
+        Assume.that(BY_PERCENTAGE.contains(asked.school()));
+        Block block = drawn.block();
+        // what rounding down takes off is the coach's rule
+        Resolver resolver = new Case(drawn.request(), drawn.mastery(), drawn.kit(), Rounding.UP).resolver();
+        Reckoning reckoning = Reckoning.of(
+                block,
+                Projection.of(block, resolver, Projection.Log.NONE),
+                resolver,
+                Projection.Log.NONE,
+                Catalogue.STANDARD);
+        for (Lift lift : drawn.request().lifts().keySet()) {
+            for (int week = 0; week < block.weeks(); week++) {
+                if (!block.shape().get(week).deload() && !isShaped(block, week)) {
+                    assertThat(reckoning.family(lift, week).hardSets())
+                            .as("%s in week %s", lift, week + 1)
+                            .isPositive();
                 }
             }
         }
