@@ -114,6 +114,9 @@ final class DetailsReader {
 
     /** Takes what may be said before the load. */
     boolean takeBeforeLoad() {
+        if (!in.isAt("eEpP")) {
+            return false;
+        }
         for (String word : BEFORE_LOAD) {
             if (in.takeWord(word)) {
                 return manners.add(word.startsWith("paus") ? Manner.PAUSED : Manner.EACH_SIDE);
@@ -158,9 +161,11 @@ final class DetailsReader {
                 return Optional.of(manner);
             }
         }
-        return OTHER_WORDS.entrySet().stream()
-                .filter(word -> in.takeWord(word.getKey()))
-                .map(Map.Entry::getValue)
-                .findFirst();
+        for (Map.Entry<String, Manner> word : OTHER_WORDS.entrySet()) {
+            if (in.takeWord(word.getKey())) {
+                return Optional.of(word.getValue());
+            }
+        }
+        return Optional.empty();
     }
 }

@@ -220,7 +220,7 @@ public final class DoseParser {
 
     private boolean takeThen() {
         int before = in.at();
-        if (in.looksAt(NEXT_PART)) {
+        if (isAtNextPart()) {
             in.take(",+");
             in.takeWord("then");
             return true;
@@ -233,6 +233,10 @@ public final class DoseParser {
         return in.take(";");
     }
 
+    private boolean isAtNextPart() {
+        return in.isAt(",+") && in.looksAt(NEXT_PART);
+    }
+
     private void addPart(List<Part> parts) throws Stop {
         if (in.takeWord("work")) {
             if (!in.takeWord("up")) {
@@ -242,7 +246,7 @@ public final class DoseParser {
         } else if (in.takeWord("up")) {
             takeUpTo();
         }
-        if (in.looksAt(REPS_LIST)) {
+        if (in.isNumberBefore(",") && in.looksAt(REPS_LIST)) {
             addEach(parts);
         } else {
             parts.add(part());
@@ -278,12 +282,12 @@ public final class DoseParser {
 
     private Part part() throws Stop {
         LoadReader load = new LoadReader(in, unitless);
-        if (in.looksAt(LOAD_FIRST)) {
+        if (!in.isNumberBefore(WorkReader.TIMES) && in.looksAt(LOAD_FIRST)) {
             LoadBasis basis = load.basis(Work.Straight.of(1, 1));
             in.take(":,");
             return loaded(new WorkReader(in).work(), Optional.of(basis));
         }
-        if (in.looksAt(UNTIL)) {
+        if (in.holds('u') && in.looksAt(UNTIL)) {
             return until(load);
         }
         in.skipSpaces();
@@ -321,7 +325,7 @@ public final class DoseParser {
         }
         LoadBasis basis = before.isPresent() ? before.get() : load.basis(work);
         Optional<Changing> changing = Optional.empty();
-        while (!in.looksAt(NEXT_PART)) {
+        while (!isAtNextPart()) {
             in.skipSpaces();
             int start = in.at();
             Optional<Changing> more = load.changing();

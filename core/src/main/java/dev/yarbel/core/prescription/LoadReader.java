@@ -64,9 +64,9 @@ final class LoadReader {
     LoadBasis basis(Work work) throws Stop {
         in.skipSpaces();
         int start = in.at();
-        if (in.looksAt(PERCENT_AFTER_AT)) {
+        if (in.isAt("@") && in.looksAt(PERCENT_AFTER_AT)) {
             in.take("@");
-        } else if (in.looksAt(LEFT_AFTER)) {
+        } else if (in.holds('r') && in.looksAt(LEFT_AFTER)) {
             return repsLeft();
         } else if (in.take("@") || in.takeWord("rpe")) {
             in.takeWord("rpe");
@@ -81,7 +81,7 @@ final class LoadReader {
         if (in.takeWord("opener")) {
             return new LoadBasis.Share(Reference.Named.ESTIMATE, OPENER);
         }
-        if (in.looksAt(STEP)) {
+        if (in.isAt("+") && in.looksAt(STEP)) {
             return lastTime();
         }
         if (in.take(MINUS)) {
@@ -96,7 +96,7 @@ final class LoadReader {
         if (in.takeWord("feel")) {
             return LoadBasis.FEEL;
         }
-        if (in.looksAt(BODY_PLUS)) {
+        if (in.isAt("bB") && in.looksAt(BODY_PLUS)) {
             return bodyPlus();
         }
         for (Reference.Named whole : List.of(Reference.Named.BODY_MASS, Reference.Named.EVENT)) {
@@ -158,7 +158,8 @@ final class LoadReader {
             throw in.stop(Problem.EXPECTED_PERCENT);
         }
         try {
-            return new LoadBasis.BelowTop(from, to, !in.looksAt(EACH_SIDE) && in.takeWord("each"), ofLift());
+            return new LoadBasis.BelowTop(
+                    from, to, !(in.isAt("eE") && in.looksAt(EACH_SIDE)) && in.takeWord("each"), ofLift());
         } catch (IllegalArgumentException outOfRange) {
             throw in.stop(start, Problem.PERCENT_OUT_OF_RANGE);
         }

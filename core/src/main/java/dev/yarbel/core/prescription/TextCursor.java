@@ -40,6 +40,28 @@ final class TextCursor {
         return at < text.length() && isDigit(text.charAt(at));
     }
 
+    /** Whether one of these characters comes next, spaces apart. */
+    boolean isAt(String anyOf) {
+        int next = pastSpaces(at);
+        return next < text.length() && anyOf.indexOf(text.charAt(next)) >= 0;
+    }
+
+    /** Whether the text has a letter anywhere, small or large. */
+    boolean holds(char letter) {
+        return text.indexOf(letter) >= 0 || text.indexOf(Character.toUpperCase(letter)) >= 0;
+    }
+
+    /** Whether a number comes next and then one of these characters, spaces apart. */
+    boolean isNumberBefore(String anyOf) {
+        int next = pastSpaces(at);
+        int start = next;
+        while (next < text.length() && isDigit(text.charAt(next))) {
+            next++;
+        }
+        int after = pastSpaces(next);
+        return next > start && after < text.length() && anyOf.indexOf(text.charAt(after)) >= 0;
+    }
+
     /** Whether what comes next, spaces apart, begins so. */
     boolean looksAt(Pattern pattern) {
         int next = pastSpaces(at);
@@ -109,7 +131,7 @@ final class TextCursor {
     String figure() throws Stop {
         skipSpaces();
         int start = at;
-        if (looksAt(THOUSANDS)) {
+        if (text.indexOf(',') >= 0 && looksAt(THOUSANDS)) {
             throw stop(start, Problem.THOUSANDS);
         }
         if (digits(4) == 0) {

@@ -49,7 +49,7 @@ final class WorkReader {
         if (in.takeWord("emom")) {
             return emom();
         }
-        if (in.looksAt(OPENER)) {
+        if (in.isAt("oO") && in.looksAt(OPENER)) {
             return Work.Straight.of(1, 1);
         }
         if (in.takeWord("prep")) {
@@ -67,10 +67,10 @@ final class WorkReader {
         if (first.isEmpty()) {
             throw in.stop(Problem.EXPECTED_REPS);
         }
-        if (in.looksAt(SETS_RANGE)) {
+        if (in.isAt("-–") && in.looksAt(SETS_RANGE)) {
             return setsRange(counted(first, start, Work.MOST_SETS, Problem.SETS_OUT_OF_RANGE));
         }
-        if (in.looksAt(LOAD_TIMES_REPS) && isMoreThan(first, Work.MOST_SETS)) {
+        if (isMoreThan(first, Work.MOST_SETS) && in.looksAt(LOAD_TIMES_REPS)) {
             loadFirst = first;
             return Work.Straight.of(1, repsAfterLoad());
         }
@@ -95,7 +95,7 @@ final class WorkReader {
         if (in.takeAnyWord("reps", "rep")) {
             return new Work.InAll(counted(first, start, Work.MOST_REPS, Problem.REPS_OUT_OF_RANGE));
         }
-        if (in.looksAt(MISSING_TIMES_BEFORE_LOAD) && isMoreThan(first, MOST_LIKELY_REPS)) {
+        if (isMoreThan(first, MOST_LIKELY_REPS) && in.looksAt(MISSING_TIMES_BEFORE_LOAD)) {
             throw in.stop(start, Problem.MISSING_TIMES);
         }
         return sized(1, first, start);
@@ -135,7 +135,7 @@ final class WorkReader {
     }
 
     private static boolean isMoreThan(String figure, int most) {
-        return new BigDecimal(figure.replace(',', '.')).compareTo(BigDecimal.valueOf(most)) > 0;
+        return figure.length() > 1 && new BigDecimal(figure.replace(',', '.')).compareTo(BigDecimal.valueOf(most)) > 0;
     }
 
     /** The load that was written first, empty where none was. */
@@ -194,7 +194,7 @@ final class WorkReader {
             return density(sets, reps, start);
         }
         int beforePlus = in.at();
-        if (in.looksAt(STEP) && in.isAfterSpace()) {
+        if (in.isAt("+") && in.isAfterSpace() && in.looksAt(STEP)) {
             return Work.Straight.of(sets, reps);
         }
         if (in.take("+")) {

@@ -4,6 +4,7 @@ import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Mark.Kind;
@@ -19,6 +20,8 @@ final class ContestReview {
 
     /** Sets of the last two weeks as a share of the two before them, up to which they count as shaped; ours. */
     private static final double SHAPED = 0.75;
+
+    private static final Percent CLOSE = Percent.of(80);
 
     private final Reviewed plan;
 
@@ -64,7 +67,9 @@ final class ContestReview {
                 for (int week : plan.weeksToCome(day, slot)) {
                     int out = taper.daysOut(plan.block().date(day, week));
                     Dose dose = slot.doses().get(week).orElseThrow();
-                    boolean near = out >= 0 && last.filter(least -> out < least).isPresent();
+                    boolean near = isClose(slot.lift())
+                            && out >= 0
+                            && last.filter(least -> out < least).isPresent();
                     if (near && Taper.isHeavy(dose, plan.resolver().numbers(slot.lift()))) {
                         plan.mark(
                                 Kind.HEAVY_NEAR_CONTEST,
@@ -78,6 +83,16 @@ final class ContestReview {
             }
         }
         return found;
+    }
+
+    /** Whether a lift is contested, or so close to one that is that its work is as heavy; assistance is not. */
+    private boolean isClose(Lift lift) {
+        return plan.catalogue().of(lift).contest()
+                || plan.catalogue()
+                        .of(lift)
+                        .parent()
+                        .filter(ratio -> !ratio.share().isLessThan(CLOSE))
+                        .isPresent();
     }
 
     /** Whether the volume does not come down over the last two weeks, or is trained on to the very day. */

@@ -166,6 +166,9 @@ final class FamilyReview {
     /** It will do nothing: half of what the lifter is used to and less, deloads and the weeks before a contest apart. */
     private void tooLittle(Lift root) {
         double used = plan.known().habit().hardSets(root);
+        if (used < USED_TO_SOME) {
+            return;
+        }
         int weeks = 0;
         double asked = 0;
         for (int week = 0; week < plan.block().weeks(); week++) {
@@ -181,7 +184,7 @@ final class FamilyReview {
                 asked += plan.reckoning().family(root, week).hardSets().doubleValue();
             }
         }
-        if (weeks > 0 && used >= USED_TO_SOME && asked / weeks < used * FAR_BELOW) {
+        if (weeks > 0 && asked / weeks < used * FAR_BELOW) {
             plan.mark(Kind.TOO_LITTLE, root, halves(used), halves(asked / weeks));
         }
     }

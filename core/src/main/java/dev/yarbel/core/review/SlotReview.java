@@ -98,9 +98,8 @@ final class SlotReview {
                 if (asked.get(i).letter().equals(slot.letter())
                         && isHeldToTheCurve(part)
                         && load.isPresent()
-                        && PredictedEffort.of(asked.get(i), load.get(), numbers.in((int) ahead))
-                                .filter(PredictedEffort.BeyondReach.class::isInstance)
-                                .isPresent()) {
+                        && PredictedEffort.isBeyondReach(asked.get(i), load.get(), numbers)
+                        && PredictedEffort.isBeyondReach(asked.get(i), load.get(), numbers.in((int) ahead))) {
                     plan.mark(
                             Kind.BEYOND_CURVE, new Place(day, index, week, week), slot.lift(), load.get(), part.reps());
                     break;

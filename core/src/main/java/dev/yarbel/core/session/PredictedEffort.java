@@ -34,17 +34,36 @@ public sealed interface PredictedEffort {
     }
 
     private static Optional<PredictedEffort> of(Part part, Demand demand, Mass load, LiftNumbers numbers) {
-        if (!part.work().countsReps()
-                || part.basis() instanceof LoadBasis.AtRpe
-                || part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.InAll
-                || part.work() instanceof Work.Climb) {
+        if (saysNothing(part)) {
             return Optional.empty();
         }
         int done = demand.halvesOf(part);
         return numbers.ownBest(part)
                 .map(best -> of(done, load.asShareOf(demand.share()), best, numbers))
                 .or(() -> max(numbers).map(max -> of(done, demand.plain(load), max, numbers)));
+    }
+
+    /** Whether by the estimate the repetitions of a part cannot all be made at a load on the bar. */
+    static boolean isBeyondReach(Prescription prescription, Mass load, LiftNumbers numbers) {
+        Part part = prescription.part();
+        if (saysNothing(part)) {
+            return false;
+        }
+        Demand demand = Demand.of(prescription, numbers);
+        RepsInAll done = new RepsInAll(demand.halvesOf(part));
+        Optional<Mass> own = numbers.ownBest(part);
+        Optional<Mass> most = own.isPresent() ? own : max(numbers);
+        Mass lifted = own.isPresent() ? load.asShareOf(demand.share()) : demand.plain(load);
+        return most.filter(max -> lifted.isGreaterThan(max.times(numbers.curve().share(done))))
+                .isPresent();
+    }
+
+    private static boolean saysNothing(Part part) {
+        return !part.work().countsReps()
+                || part.basis() instanceof LoadBasis.AtRpe
+                || part.work() instanceof Work.ToLimit
+                || part.work() instanceof Work.InAll
+                || part.work() instanceof Work.Climb;
     }
 
     /** The effort of so many repetitions at a load; empty where nothing is known of the lift. */

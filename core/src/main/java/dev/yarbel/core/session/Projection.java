@@ -284,12 +284,10 @@ public final class Projection {
         session.load.load().ifPresent(load -> {
             Run run = run(session, load);
             boolean beyond = session.goesOn()
-                    && PredictedEffort.of(
-                                    session.asked,
-                                    load,
-                                    resolver.numbers(session.asked.lift()).in(weeks))
-                            .filter(PredictedEffort.BeyondReach.class::isInstance)
-                            .isPresent();
+                    && PredictedEffort.isBeyondReach(
+                            session.asked,
+                            load,
+                            resolver.numbers(session.asked.lift()).in(weeks));
             Optional<OpenRun> kept = keep(session, run, Law.of(session.part()).expected(run, beyond), true);
             if (beyond && kept.filter(open -> !open.atTheWall).isPresent()) {
                 kept.get().atTheWall = true;

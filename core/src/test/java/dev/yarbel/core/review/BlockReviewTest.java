@@ -401,6 +401,8 @@ class BlockReviewTest {
         "squat, 6, 3x2 85%, true",
         "squat, 7, 3x2 85%, false",
         "squat, 6, 3x2 75%, false",
+        "romanian-deadlift, 3, 3x10 @8, false",
+        "mid-shin-pull, 3, 3x3 @8, true",
         "bench-press, 4, 1 @8, true",
         "bench-press, 5, 1 @8, false",
         "yoke-walk, 9, 2x20m event, true",

@@ -105,6 +105,7 @@ public class Plans implements StripSource, PlannedNeeds {
         Map<DayEntity, Map<SlotEntity, List<Optional<Dose>>>> tree = new LinkedHashMap<>();
         Map<Long, Map<Gate, String>> gates = new HashMap<>();
         BlockDraft draft = new BlockDraft(entity);
+        Map<String, Dose> read = new HashMap<>();
         for (Object[] row : rows) {
             if (row[1] == null) {
                 continue;
@@ -120,7 +121,9 @@ public class Plans implements StripSource, PlannedNeeds {
                 if (row[3] != null) {
                     DoseCell cell = (DoseCell) row[3];
                     if (cell.week() < entity.weeks()) {
-                        doses.set(cell.week(), Optional.of(cell.dose()));
+                        // a block says the same many times over: each text is read once
+                        doses.set(
+                                cell.week(), Optional.of(read.computeIfAbsent(cell.shorthand(), text -> cell.dose())));
                     }
                 }
                 if (row[4] != null) {
