@@ -65,7 +65,7 @@ class Pictures {
     /** The coach's lifters side by side, one of them given cluster singles, and these on the lifter's phone. */
     private void floor(Browser browser) {
         browser.open("/live?lifter=2&lifter=3&lifter=4");
-        browser.waitForText(".side[data-lifter='4'] .present", "Deadlift");
+        browser.waitForText(".side[data-lifter='4'] .present", "Squat");
         browser.type(".side[data-lifter='4'] input[name=dose]", "3x(5x1 20s) 100kg");
         browser.click(".side[data-lifter='4'] .give button");
         browser.waitFor(d -> browser.find(".side[data-lifter='4'] input[name=dose]")
@@ -81,7 +81,7 @@ class Pictures {
         browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
         browser.desk().signIn("bryn", "harbour-light").open("/live?lifter=2&lifter=3");
-        browser.waitForText(".side[data-lifter='4'] .last", "Deadlift");
+        browser.waitForText(".side[data-lifter='4'] .last", "Squat");
         browser.waitForText(".side[data-lifter='1'] .last", "Squat");
         browser.picture(FOLDER.resolve("live.png"));
     }
