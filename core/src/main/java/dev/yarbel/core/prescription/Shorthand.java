@@ -41,8 +41,8 @@ final class Shorthand {
             return inAll.reps() + " reps";
         }
         if (work instanceof Work.Density density) {
-            return density.sets() + "x" + density.reps() + " in " + of(density.time()) + " gap "
-                    + density.gap().toSeconds();
+            return density.sets() + "x" + density.reps() + (density.beyond() ? "+" : "") + " in " + of(density.time())
+                    + " gap " + density.gap().toSeconds();
         }
         if (work instanceof Work.RepsInTime reps) {
             return sets(reps.sets(), true) + "max in " + of(reps.time());

@@ -134,8 +134,13 @@ public sealed interface Work {
      * {@code 10x1 in 10min gap 30}.
      *
      * @param sets the goal
+     * @param beyond whether sets go on beyond the goal while there is time: {@code 10x1+ in 10min gap 30}
      */
-    record Density(int sets, int reps, Duration time, Duration gap) implements Work {
+    record Density(int sets, int reps, Duration time, Duration gap, boolean beyond) implements Work {
+        public Density(int sets, int reps, Duration time, Duration gap) {
+            this(sets, reps, time, gap, false);
+        }
+
         public Density {
             checkSets(sets);
             checkReps(reps);

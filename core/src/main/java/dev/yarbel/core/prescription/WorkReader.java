@@ -191,13 +191,16 @@ final class WorkReader {
             return new Work.Straight(sets, reps, most, Optional.empty());
         }
         if (in.takeWord("in")) {
-            return density(sets, reps, start);
+            return density(sets, reps, start, false);
         }
         int beforePlus = in.at();
         if (in.isAt("+") && in.isAfterSpace() && in.looksAt(STEP)) {
             return Work.Straight.of(sets, reps);
         }
         if (in.take("+")) {
+            if (in.takeWord("in")) {
+                return density(sets, reps, start, true);
+            }
             if (!in.takeAnyWord("chains", "chain", "bands", "band")) {
                 return new Work.Straight(sets, reps, reps, Optional.of(stop()));
             }
@@ -216,14 +219,14 @@ final class WorkReader {
         return new Work.Carry(sets, distance, unit, within);
     }
 
-    private Work density(int sets, int reps, int start) throws Stop {
+    private Work density(int sets, int reps, int start, boolean beyond) throws Stop {
         Duration time = in.time(Work.MOST_TIME, Problem.EXPECTED_TIME);
         if (!in.takeWord("gap")) {
             throw in.stop(Problem.EXPECTED_WORD);
         }
         Duration gap = in.time(Work.MOST_TIME, Problem.EXPECTED_TIME);
         try {
-            return new Work.Density(sets, reps, time, gap);
+            return new Work.Density(sets, reps, time, gap, beyond);
         } catch (IllegalArgumentException tooSlow) {
             throw in.stop(start, Problem.CANNOT_BE_DONE);
         }

@@ -116,6 +116,12 @@ final class Stations {
         if (prescription.part().work() instanceof Work.InAll && !ofPart.isEmpty() && prescription.sets() > 0) {
             asked = left(prescription, ofPart) > 0 && last - first + 1 < MOST_GOES ? last + 1 : last;
         }
+        if (prescription.part().work() instanceof Work.Density density
+                && density.beyond()
+                && last >= asked
+                && last - first + 1 < MOST_GOES) {
+            asked = last + 1;
+        }
         if (prescription.part().work() instanceof Work.Density
                 && ofPart.stream().anyMatch(d -> !d.set().made())) {
             asked = last;

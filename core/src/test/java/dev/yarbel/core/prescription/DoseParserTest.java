@@ -166,6 +166,7 @@ class DoseParserTest {
                 "5x @8 until @9|5x @8 until @9",
                 "3x 80% until 9|3x 80% until @9",
                 "20 reps 140kg|20 reps 140kg",
+                "10x1+ in 10min gap 30 90%|10x1+ in 10min gap 30 90%",
                 "3x8 70% rest free|3x8 70% rest free",
                 "3x8 70% rest 120-180|3x8 70% rest 120-180",
                 "3x8 70% rest 2-3min|3x8 70% rest 120-180",

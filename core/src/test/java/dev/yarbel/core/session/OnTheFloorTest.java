@@ -351,6 +351,18 @@ class OnTheFloorTest {
     }
 
     @Test
+    void densityBeyondItsGoalGoesOnUntilOneIsMissed() {
+        slot("A", Lift.SQUAT, "2x1+ in 10min gap 30 70%");
+        lifted("A.1", load("A.1"), 1, "7");
+        assertThat(work()).hasSize(2);
+        lifted("A.2", load("A.1"), 1, "8");
+        assertThat(work()).hasSize(3);
+        done.remove(1);
+        lifted("A.2", load("A.1"), 0, "missed");
+        assertThat(work()).hasSize(2);
+    }
+
+    @Test
     void repetitionsInAllGoOnUntilTheyAreDone() {
         slot("A", Lift.SQUAT, "20 reps 70%");
         assertThat(work()).hasSize(1);

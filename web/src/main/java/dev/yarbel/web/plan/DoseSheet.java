@@ -37,7 +37,8 @@ public class DoseSheet {
                     "8,8,6,6 70%",
                     "EMOM 10 2 70%",
                     "5x @8 until @9",
-                    "20 reps 140kg"),
+                    "20 reps 140kg",
+                    "10x1+ in 10min gap 30 90%"),
             "load",
             List.of(
                     "3x5 75%",
