@@ -204,14 +204,15 @@ public enum Deload {
         return Rpe.withHalvesLeft(Math.max(rpe.halvesLeft(), Math.min(mostLeft, rpe.halvesLeft() + TWO_POINTS)));
     }
 
+    /** Half the sets, an effort two points easier; what is one set is half as long. */
     private static Work fewer(Work work) {
-        int sets = (work.sets() + 1) / 2;
+        Work half = HalfTheSets.of(work);
         if (work instanceof Work.Straight straight) {
-            return Work.Straight.of(sets, straight.reps());
+            return Work.Straight.of(half.sets(), straight.reps());
         }
         if (work instanceof Work.ToLimit limit) {
             Rpe until = limit.stop() instanceof Work.Stop.At at ? at.rpe() : Rpe.of(9);
-            return new Work.ToLimit(sets, new Work.Stop.At(easier(until, FOUR_LEFT)));
+            return new Work.ToLimit(half.sets(), new Work.Stop.At(easier(until, FOUR_LEFT)));
         }
         if (work instanceof Work.Climb climb) {
             return new Work.Climb(climb.reps(), easier(climb.until(), FOUR_LEFT));
@@ -219,30 +220,22 @@ public enum Deload {
         if (work instanceof Work.Until until) {
             return new Work.Until(until.reps(), easier(until.until(), FOUR_LEFT));
         }
-        if (work instanceof Work.InAll inAll) {
-            return new Work.InAll((inAll.reps() + 1) / 2);
-        }
-        if (work instanceof Work.Clusters clusters) {
-            return new Work.Clusters(sets, clusters.within(), clusters.each(), clusters.gap());
-        }
-        if (work instanceof Work.Density density) {
-            return new Work.Density(sets, density.reps(), density.time(), density.gap());
-        }
-        if (work instanceof Work.RepsInTime reps) {
-            return new Work.RepsInTime(sets, work.sets() > 1 ? reps.time() : half(reps.time()));
-        }
         if (work instanceof Work.Carry carry) {
-            return new Work.Carry(sets, carry.distance(), carry.unit(), Optional.empty());
+            return new Work.Carry(half.sets(), carry.distance(), carry.unit(), Optional.empty());
+        }
+        return work.sets() > 1 ? half : shorter(half);
+    }
+
+    private static Work shorter(Work work) {
+        if (work instanceof Work.RepsInTime reps) {
+            return new Work.RepsInTime(1, half(reps.time()));
         }
         if (work instanceof Work.Hold hold) {
-            return new Work.Hold(sets, work.sets() > 1 ? hold.time() : half(hold.time()));
+            return new Work.Hold(1, half(hold.time()));
         }
-        if (work instanceof Work.Rounds rounds) {
-            return new Work.Rounds(
-                    rounds.goal().map(goal -> (goal + 1) / 2),
-                    rounds.goal().isPresent() ? rounds.time() : rounds.time().map(Deload::half));
-        }
-        return work;
+        return work instanceof Work.Rounds rounds && rounds.goal().isEmpty()
+                ? new Work.Rounds(Optional.empty(), rounds.time().map(Deload::half))
+                : work;
     }
 
     private static Duration half(Duration time) {

@@ -169,29 +169,9 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     }
 
     private static Work fewer(Work work) {
-        int sets = (work.sets() + 1) / 2;
-        if (work instanceof Work.Straight straight) {
-            return new Work.Straight(sets, straight.reps(), straight.most(), Optional.empty());
-        }
-        if (work instanceof Work.ToLimit limit) {
-            return new Work.ToLimit(sets, new Work.Stop.At(stop(limit.stop())));
-        }
-        if (work instanceof Work.InAll inAll) {
-            return new Work.InAll((inAll.reps() + 1) / 2);
-        }
-        if (work instanceof Work.Clusters clusters) {
-            return new Work.Clusters(sets, clusters.within(), clusters.each(), clusters.gap());
-        }
-        if (work instanceof Work.Density density) {
-            return new Work.Density(sets, density.reps(), density.time(), density.gap());
-        }
-        if (work instanceof Work.RepsInTime reps) {
-            return new Work.RepsInTime(sets, reps.time());
-        }
-        if (work instanceof Work.Carry carry) {
-            return new Work.Carry(sets, carry.distance(), carry.unit(), carry.within());
-        }
-        return work instanceof Work.Hold hold ? new Work.Hold(sets, hold.time()) : work;
+        return work instanceof Work.ToLimit limit
+                ? new Work.ToLimit(HalfTheSets.of(work).sets(), new Work.Stop.At(stop(limit.stop())))
+                : HalfTheSets.of(work);
     }
 
     private static Rpe stop(Work.Stop stop) {

@@ -325,7 +325,7 @@ class DoseParserTest {
                 "5x5 75",
                 "1 8",
                 "3x5 100k",
-                "3x5 @8 hevy",
+                "3x5 @8 haevier",
                 "3x5 2RI",
                 "3x5 80% 1 @8",
                 "3x5 70% rest 2",

@@ -53,6 +53,13 @@ class DeloadTest {
                 "HALF_SETS|4x8 @7-8|2x8 @5-6",
                 "HALF_SETS|3x30s 20%|2x30s 20%",
                 "HALF_SETS|6 rounds in 12min|3 rounds in 12min",
+                "HALF_SETS|4x(5x1-2 20s) 85%|2x(5x1-2 20s) 75%",
+                "HALF_SETS|20 reps 140kg|10 reps 126kg",
+                "HALF_SETS|5x 80% until @9|5x 70% until @7",
+                "HALF_SETS|rounds in 12min|rounds in 6min",
+                "HALF_SETS|1x60s|1x30s",
+                "HALF_SETS|max in 60s|max in 30s",
+                "HALF_SETS|3x8 bw+10kg|2x8 bw+5kg",
                 "HALF_SETS|4x8 70% then 1x8 120% lowering|2x8 60%",
             })
     void aDeloadIsEasierAndKeepsWhatTheDoseIs(Deload deload, String dose, String easier) {
