@@ -311,7 +311,7 @@ class PlanGivingTest extends DeskTesting {
     void aSchoolsBlockIsLookedAtBeforeItIsKept() throws Exception {
         long before = club.plan().blockId();
         draw().andExpect(status().isOk())
-                .andExpect(content().string(allOf(containsString("not kept yet"), containsString("3x5 75%"))));
+                .andExpect(content().string(allOf(containsString("not kept yet"), containsString("3x5 80%"))));
         assertThat(plans.blocksOf(club.lifter)).hasSize(1);
         String address = draw("keep", "1").andReturn().getResponse().getRedirectedUrl();
         mvc.perform(get(address).with(club.asCoach()))
