@@ -107,11 +107,6 @@ public record Details(
         return new Details(manners, within, rest, mostRest, tempo, with, Set.of(), cue, reason);
     }
 
-    /** The same meant in other ways. */
-    public Details withManners(Set<Manner> others) {
-        return new Details(others, within, rest, mostRest, tempo, with, without, cue, reason);
-    }
-
     /** How a piece of kit is written: {@code knee-wraps}. */
     public static String word(Worn worn) {
         return worn.name().toLowerCase(Locale.ROOT).replace('_', '-');
