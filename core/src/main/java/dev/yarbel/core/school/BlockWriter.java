@@ -353,7 +353,7 @@ public final class BlockWriter {
                 days.add(new TrainingDay(dayName.apply(day), request.days().get(day), slots));
             }
         }
-        return new Block(request.start(), request.weeks(), days, shape(), request.contest());
+        return new Block(request.start(), days, shape(), request.contest());
     }
 
     private List<BlockWeek> shape() {

@@ -296,9 +296,9 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                         doses.set(week, doses.get(week).flatMap(dose -> of(slot.lift(), dose, on, stands)));
                     }
                 }
-                slots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason()));
+                slots.add(slot.with(doses));
             }
-            days.add(new TrainingDay(training.name(), training.offset(), slots));
+            days.add(training.with(slots));
         }
         List<BlockWeek> shape = new ArrayList<>(block.shape());
         for (int week = 0; week < shape.size(); week++) {
@@ -307,7 +307,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                 shape.set(week, shape.get(week).asDeload());
             }
         }
-        return new Block(block.start(), block.weeks(), days, shape, Optional.of(contest));
+        return block.with(days, shape).toward(Optional.of(contest));
     }
 
     /** Whether no slot of a week does what the lift is a variation of, as it is contested. */

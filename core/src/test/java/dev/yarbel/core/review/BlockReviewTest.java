@@ -243,7 +243,6 @@ class BlockReviewTest {
         shape.set(6, BlockWeek.PLAIN.asDeload());
         Block deloaded = new Block(
                 MONDAY,
-                13,
                 List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, doses)))),
                 shape,
                 Optional.empty());
@@ -386,7 +385,6 @@ class BlockReviewTest {
     private Block toContest(Lift lift, int daysOut, String dose) {
         return new Block(
                 MONDAY,
-                1,
                 List.of(new TrainingDay("Day", 0, List.of(slot("A", lift, dose)))),
                 List.of(BlockWeek.PLAIN),
                 Optional.of(MONDAY.plusDays(daysOut)));
@@ -431,7 +429,6 @@ class BlockReviewTest {
     void aPeakWithoutADateIsMarked() {
         Block peak = new Block(
                 MONDAY,
-                1,
                 List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "3x1 90%")))),
                 List.of(BlockWeek.of(Phase.PEAK)),
                 Optional.empty());
@@ -510,7 +507,6 @@ class BlockReviewTest {
     void whatHasNoLighterFormIsSaidToBeLeftOutOfADeload() {
         Block block = new Block(
                 MONDAY,
-                2,
                 List.of(new TrainingDay(
                         "Day",
                         0,

@@ -218,7 +218,6 @@ class ProjectionTest {
         }
         return new Block(
                 LocalDate.of(2026, 3, 2),
-                doses.length,
                 List.of(new TrainingDay("Day", 0, List.of(new Slot("A", Lift.SQUAT, weeks)))),
                 shape,
                 Optional.empty());
