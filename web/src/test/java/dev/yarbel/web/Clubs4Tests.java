@@ -20,12 +20,12 @@ import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.plan.LifterPlan;
-import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.NewLifter;
 import dev.yarbel.web.roster.Roster;
@@ -58,15 +58,15 @@ public class Clubs4Tests {
     private final KitShelf kits;
     private final Book book;
     private final Sessions sessions;
-    private final Plans plans;
+    private final Blocks blocks;
 
-    Clubs4Tests(Accounts accounts, Roster roster, KitShelf kits, Book book, Sessions sessions, Plans plans) {
+    Clubs4Tests(Accounts accounts, Roster roster, KitShelf kits, Book book, Sessions sessions, Blocks blocks) {
         this.accounts = accounts;
         this.roster = roster;
         this.kits = kits;
         this.book = book;
         this.sessions = sessions;
-        this.plans = plans;
+        this.blocks = blocks;
     }
 
     /** A club with its people. */
@@ -85,8 +85,8 @@ public class Clubs4Tests {
             this.gym = gym;
         }
 
-        public LifterPlan plan() {
-            return plans.current(lifter, TestSettings.ZONE).orElseThrow();
+        public LifterBlock plan() {
+            return blocks.current(lifter, TestSettings.ZONE).orElseThrow();
         }
 
         public RequestPostProcessor asCoach() {
@@ -144,7 +144,7 @@ public class Clubs4Tests {
 
         /** The number of the cell of a slot, from 0, in a week, from 0. */
         public String cell(int slot, int week) {
-            return plan().slotIds().get(0).get(slot) + "." + week;
+            return plan().block().days().get(0).slots().get(slot).id() + "." + week;
         }
 
         public Mass workingMax() {
@@ -191,10 +191,11 @@ public class Clubs4Tests {
         kits.trainsIn(lifter, List.of(gym));
         accounts.addLifter(club, "lifter" + number, "Lifter " + number, "secret-" + number, lifter.id());
         book.start(lifter, tested(200), Mass.ofKg(200));
-        plans.add(
+        blocks.add(
                 lifter,
-                "Block",
-                new Block(TestSettings.TODAY.minusWeeks(1), 3, List.of(new TrainingDay("Squat day", 0, day))));
+                new Block(TestSettings.TODAY.minusWeeks(1), 3, List.of(new TrainingDay("Squat day", 0, day)))
+                        .named("Block"),
+                "");
         return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter, gym);
     }
 
@@ -241,8 +242,8 @@ public class Clubs4Tests {
             trainingDays.add(
                     new TrainingDay("Day " + day, day, List.of(slot("A", doses), slot("B", doses), slot("C", doses))));
         }
-        plans.add(lifter, name, new Block(start, weeks, trainingDays));
-        LifterPlan plan = plans.current(lifter, TestSettings.ZONE).orElseThrow();
+        blocks.add(lifter, new Block(start, weeks, trainingDays).named(name), "");
+        LifterBlock plan = blocks.current(lifter, TestSettings.ZONE).orElseThrow();
         for (int week = 0; week < weeks; week++) {
             for (int day = 0; day < days; day++) {
                 LocalDate date = plan.block().date(day, week);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * One change of a block, as a value: it can be tried, made, taken back, kept and made on another block.
@@ -30,6 +31,21 @@ public sealed interface BlockEdit
      * @throws EditRefused when something that it is about is not there
      */
     BlockEdit on(Twins twins, Lifted lifted);
+
+    /**
+     * As much of the edit as goes on another block without overwriting anything there: doses where the same slot asks for what
+     * it asked for here, weeks that are for the same. Any other edit goes as a whole.
+     *
+     * @param test further things that a dose has to pass
+     */
+    default BlockEdit whereAlike(Twins twins, Lifted lifted, Predicate<SetDoses.Change> test) {
+        return on(twins, lifted);
+    }
+
+    /** Whether weeks have other numbers after it. */
+    default boolean movesWeeks() {
+        return false;
+    }
 
     /** Whether it may have changed the dose of a slot in a week; every edit but one of doses alone may. */
     default boolean touches(SlotId slot, int week) {
@@ -57,6 +73,9 @@ public sealed interface BlockEdit
         }
         return edits.size() == 1 ? edits.get(0) : new Several(edits);
     }
+
+    /** An edit that leaves a block as it is. */
+    BlockEdit NOTHING = new Several(List.of());
 
     /** What a block is called, and the contest it leads to. */
     record Title(String name, Optional<LocalDate> contest) {}
@@ -116,6 +135,18 @@ public sealed interface BlockEdit
         public BlockEdit on(Twins twins, Lifted lifted) {
             return new Several(
                     edits.stream().map(edit -> edit.on(twins, lifted)).toList());
+        }
+
+        @Override
+        public BlockEdit whereAlike(Twins twins, Lifted lifted, Predicate<SetDoses.Change> test) {
+            return new Several(edits.stream()
+                    .map(edit -> edit.whereAlike(twins, lifted, test))
+                    .toList());
+        }
+
+        @Override
+        public boolean movesWeeks() {
+            return edits.stream().anyMatch(BlockEdit::movesWeeks);
         }
 
         @Override

@@ -87,19 +87,13 @@ public record SetDoses(List<Change> changes) implements BlockEdit {
                 .isPresent();
     }
 
-    /** Those of its changes that find what they expect and touch nothing that was lifted, and pass a test. */
-    public SetDoses whereFound(Block block, Lifted lifted, Predicate<Change> test) {
-        return new SetDoses(changes.stream()
-                .filter(change -> isFound(block, change) && !isLifted(block, lifted, change))
-                .filter(test)
-                .toList());
-    }
-
-    /** The same changes of the slots that stand for these, where there are any; they expect what these expect. */
-    public SetDoses of(Twins twins) {
+    @Override
+    public BlockEdit whereAlike(Twins twins, Lifted lifted, Predicate<Change> test) {
         return new SetDoses(changes.stream()
                 .flatMap(change -> twins.find(change.slot()).stream()
                         .map(slot -> new Change(slot, change.week(), change.from(), change.to())))
+                .filter(change -> isFound(twins.theirs(), change) && !isLifted(twins.theirs(), lifted, change))
+                .filter(test)
                 .toList());
     }
 

@@ -7,9 +7,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 
 /** An edit of a block's weeks, each counted from 0. Weeks that something was logged in stay where they are. */
 public sealed interface WeekEdit extends BlockEdit {
+
+    @Override
+    default boolean movesWeeks() {
+        return true;
+    }
 
     /** Says of a week what it is for. */
     record Set(int week, BlockWeek from, BlockWeek to) implements WeekEdit {
@@ -27,6 +33,17 @@ public sealed interface WeekEdit extends BlockEdit {
         public BlockEdit on(Twins twins, Lifted lifted) {
             checkThere(twins.theirs(), week);
             return new Set(week, twins.theirs().shape().get(week), to);
+        }
+
+        @Override
+        public BlockEdit whereAlike(Twins twins, Lifted lifted, Predicate<SetDoses.Change> test) {
+            List<BlockWeek> theirs = twins.theirs().shape();
+            return week < theirs.size() && theirs.get(week).equals(from) ? this : NOTHING;
+        }
+
+        @Override
+        public boolean movesWeeks() {
+            return false;
         }
 
         @Override

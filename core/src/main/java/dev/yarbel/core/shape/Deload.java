@@ -1,5 +1,8 @@
 package dev.yarbel.core.shape;
 
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -17,6 +20,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * A week's doses made easy: the ways of taking fatigue off that coaches use (common practice, no source).
@@ -79,6 +84,31 @@ public enum Deload {
     public static boolean isLighter(Dose dose, Dose than) {
         return dose.sets() < than.sets()
                 || isLighter(dose.first().basis(), than.first().basis());
+    }
+
+    /**
+     * A block in which deloads that were written over have ended: those of which no dose is lighter any more than the one of
+     * the week trained before.
+     *
+     * @param rewritten the weeks, from 0, in which doses were written
+     */
+    public static Block ended(Block block, Set<Integer> rewritten) {
+        List<BlockWeek> shape = new ArrayList<>(block.shape());
+        rewritten.stream()
+                .filter(week -> shape.get(week).deload())
+                .filter(week -> block.slots().noneMatch(slot -> isLighterThanBefore(block, slot, week)))
+                .forEach(week -> shape.set(week, shape.get(week).asTraining()));
+        return block.with(block.days(), shape);
+    }
+
+    private static boolean isLighterThanBefore(Block block, Slot slot, int week) {
+        Optional<Dose> before = IntStream.iterate(week - 1, w -> w >= 0, w -> w - 1)
+                .filter(w -> !block.shape().get(w).deload())
+                .mapToObj(slot::dose)
+                .flatMap(Optional::stream)
+                .findFirst();
+        return before.isPresent()
+                && slot.dose(week).map(dose -> isLighter(dose, before.get())).orElse(true);
     }
 
     private static boolean isLighter(LoadBasis basis, LoadBasis than) {

@@ -21,6 +21,11 @@ import java.util.Optional;
  */
 public sealed interface FillRule {
 
+    /** Whether the week after the one it fills from becomes a deload. */
+    default boolean makesDeload() {
+        return false;
+    }
+
     /** The same dose again. */
     record Same() implements FillRule {
         @Override
@@ -83,6 +88,11 @@ public sealed interface FillRule {
 
     /** A deload in the week after, and the same dose again from there on. */
     record DeloadNext(Deload style) implements FillRule {
+        @Override
+        public boolean makesDeload() {
+            return true;
+        }
+
         @Override
         public List<Dose> draw(Fill.Start start) {
             return Collections.nCopies(start.weeks(), start.dose());

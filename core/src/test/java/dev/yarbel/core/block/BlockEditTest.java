@@ -414,11 +414,9 @@ class BlockEditTest {
         SetDoses edit = new SetDoses(List.of(
                 new SetDoses.Change(SQUAT, 1, dose("3x5 75%"), dose("3x3 80%")),
                 new SetDoses.Change(SQUAT, 2, dose("3x5 80%"), dose("3x3 85%"))));
-        assertThat(edit.of(twins)
-                        .whereFound(theirs, Lifted.NOTHING, change -> true)
-                        .changes())
-                .extracting(SetDoses.Change::week)
-                .containsExactly(1);
+        assertThat(edit.whereAlike(twins, Lifted.NOTHING, change -> true))
+                .isEqualTo(set(SQUAT, 1, "3x5 75%", "3x3 80%"));
+        assertThat(edit.whereAlike(twins, Lifted.NOTHING, change -> false)).isEqualTo(new SetDoses(List.of()));
         assertThat(row(
                         edit.on(twins, Lifted.NOTHING)
                                 .apply(theirs, Lifted.NOTHING)

@@ -1,10 +1,10 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Words;
-import dev.yarbel.web.plan.Plans;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Objects;
@@ -28,12 +28,12 @@ class CallsController {
     private static final int LONGEST_REASON = 500;
 
     private final Slips slips;
-    private final Plans plans;
+    private final Strips strips;
     private final Words words;
 
-    CallsController(Slips slips, Plans plans, Words words) {
+    CallsController(Slips slips, Strips strips, Words words) {
         this.slips = slips;
-        this.plans = plans;
+        this.strips = strips;
         this.words = words;
     }
 
@@ -229,7 +229,7 @@ class CallsController {
             SlipView slip = slips.view(coach, line);
             model.addAttribute("slip", slip);
             model.addAttribute("lifter", slip.plan().lifter());
-            model.addAttribute("strip", plans.strip(slip.plan()));
+            model.addAttribute("strip", strips.draw(slip.plan()));
         });
         return "calls/calls";
     }

@@ -9,8 +9,8 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftStanding;
-import dev.yarbel.web.plan.LifterPlan;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +24,7 @@ import java.util.UUID;
 record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement movement, List<LoadChange> changes) {
 
     /** Empty when estimate and working max agree, or pain forbids a rise: in the session seen, or an open ache. */
-    static Optional<Finding> of(LifterPlan plan, Lift lift, long sessionId) {
+    static Optional<Finding> of(LifterBlock plan, Lift lift, long sessionId) {
         boolean pain = plan.standing().log().stream()
                         .anyMatch(session ->
                                 session.id() == sessionId && session.pain().isPresent())
@@ -59,12 +59,12 @@ record Finding(WorkingMaxProposal proposal, Caps caps, MaxEstimate.Movement move
         return proposal.isRaise() ? caps.raise() : caps.lower();
     }
 
-    private static Caps caps(LifterPlan plan) {
+    private static Caps caps(LifterBlock plan) {
         return Caps.on(plan.today(), plan.lifter().noviceSince());
     }
 
     /** Every load that another working max would change, from the first day not yet lifted on. */
-    static List<LoadChange> changes(LifterPlan plan, Lift lift, Mass after) {
+    static List<LoadChange> changes(LifterBlock plan, Lift lift, Mass after) {
         Resolver then = plan.resolver().with(lift, numbers -> numbers.withWorkingMax(after));
         return LoadChange.between(
                         plan.projection(),

@@ -2,7 +2,7 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.web.plan.LifterPlan;
+import dev.yarbel.web.block.LifterBlock;
 import java.util.List;
 import java.util.Optional;
 
@@ -11,7 +11,7 @@ import java.util.Optional;
  *
  * @param finding empty when there is nothing left to decide
  */
-record SlipView(long id, Lift lift, LifterPlan plan, Optional<Finding> finding) {
+record SlipView(long id, Lift lift, LifterBlock plan, Optional<Finding> finding) {
 
     /** The open aches that the lift loads; no load of it rises while there are any. */
     public List<Ache> aches() {

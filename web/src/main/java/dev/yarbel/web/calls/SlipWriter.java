@@ -2,11 +2,11 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Clubs;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftStanding;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.SessionLog;
-import dev.yarbel.web.plan.LifterPlan;
-import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
@@ -20,14 +20,14 @@ class SlipWriter {
 
     private final SlipRepository slips;
     private final Roster roster;
-    private final Plans plans;
+    private final Blocks blocks;
     private final Clubs clubs;
     private final Clock clock;
 
-    SlipWriter(SlipRepository slips, Roster roster, Plans plans, Clubs clubs, Clock clock) {
+    SlipWriter(SlipRepository slips, Roster roster, Blocks blocks, Clubs clubs, Clock clock) {
         this.slips = slips;
         this.roster = roster;
-        this.plans = plans;
+        this.blocks = blocks;
         this.clubs = clubs;
         this.clock = clock;
     }
@@ -35,14 +35,14 @@ class SlipWriter {
     @ApplicationModuleListener
     void on(SessionFinished event) {
         LifterCard lifter = roster.lifterOfClub(event.clubId(), event.lifterId());
-        Optional<LifterPlan> plan = plans.current(lifter, clubs.zone(event.clubId()));
+        Optional<LifterBlock> plan = blocks.current(lifter, clubs.zone(event.clubId()));
         plan.ifPresent(p -> p.standing().log().stream()
                 .filter(session -> session.id() == event.sessionId())
                 .findFirst()
                 .ifPresent(session -> look(p, session)));
     }
 
-    private void look(LifterPlan plan, SessionLog session) {
+    private void look(LifterBlock plan, SessionLog session) {
         for (LiftStanding standing : plan.standing().lifts()) {
             boolean lifted =
                     session.sets().stream().anyMatch(done -> done.set().lift().equals(standing.lift()));

@@ -4,6 +4,8 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
@@ -11,8 +13,6 @@ import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.OpenCalls;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.plan.LifterPlan;
-import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
@@ -39,16 +39,23 @@ class Slips implements OpenCalls {
     private final SlipRepository slips;
     private final Accounts accounts;
     private final Roster roster;
-    private final Plans plans;
+    private final Blocks blocks;
     private final Book book;
     private final Ledger ledger;
     private final Clock clock;
 
-    Slips(SlipRepository slips, Accounts accounts, Roster roster, Plans plans, Book book, Ledger ledger, Clock clock) {
+    Slips(
+            SlipRepository slips,
+            Accounts accounts,
+            Roster roster,
+            Blocks blocks,
+            Book book,
+            Ledger ledger,
+            Clock clock) {
         this.slips = slips;
         this.accounts = accounts;
         this.roster = roster;
-        this.plans = plans;
+        this.blocks = blocks;
         this.book = book;
         this.ledger = ledger;
         this.clock = clock;
@@ -124,13 +131,13 @@ class Slips implements OpenCalls {
     /** An open slip of the queue as things stand now. */
     @Transactional(readOnly = true)
     public SlipView view(Person coach, SlipLine line) {
-        LifterPlan plan = plan(coach, line.lifter().id());
+        LifterBlock plan = plan(coach, line.lifter().id());
         return new SlipView(line.id(), line.lift(), plan, Finding.of(plan, line.lift(), line.sessionId()));
     }
 
-    private LifterPlan plan(Person coach, long lifterId) {
+    private LifterBlock plan(Person coach, long lifterId) {
         LifterCard lifter = roster.lifter(coach, lifterId);
-        return plans.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
+        return blocks.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
     }
 
     /** Takes what is proposed, if it still is what was shown. */
@@ -171,7 +178,7 @@ class Slips implements OpenCalls {
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
-        LifterPlan plan = plan(coach, slip.lifterId());
+        LifterBlock plan = plan(coach, slip.lifterId());
         Optional<Mass> figure =
                 own.flatMap(typed -> read(typed.text(), plan.lifter().unit()));
         if (own.isPresent() && figure.isEmpty()) {
@@ -201,7 +208,7 @@ class Slips implements OpenCalls {
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
-        LifterPlan plan = plan(coach, slip.lifterId());
+        LifterBlock plan = plan(coach, slip.lifterId());
         String standing = plan.standing()
                 .of(slip.lift())
                 .flatMap(s -> s.workingMax())

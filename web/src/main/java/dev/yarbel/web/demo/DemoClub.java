@@ -11,14 +11,14 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Typed;
-import dev.yarbel.web.plan.LifterPlan;
-import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.NewLifter;
 import dev.yarbel.web.roster.Profiles;
@@ -55,7 +55,7 @@ public class DemoClub {
     private final Book book;
     private final Sessions sessions;
     private final StartingNumbers starting;
-    private final Plans plans;
+    private final Blocks blocks;
     private final Clock clock;
 
     DemoClub(
@@ -66,7 +66,7 @@ public class DemoClub {
             Book book,
             Sessions sessions,
             StartingNumbers starting,
-            Plans plans,
+            Blocks blocks,
             Clock clock) {
         this.accounts = accounts;
         this.roster = roster;
@@ -75,7 +75,7 @@ public class DemoClub {
         this.book = book;
         this.sessions = sessions;
         this.starting = starting;
-        this.plans = plans;
+        this.blocks = blocks;
         this.clock = clock;
     }
 
@@ -99,19 +99,19 @@ public class DemoClub {
 
         LifterCard wren = lifter(bryn, shed, "Wren Halloway", "wren", MassUnit.KG, Rounding.NEAREST, null);
         begin(wren, "squat 182, bench-press 107, deadlift 211, overhead-press 64", today.minusDays(28));
-        plans.add(wren, "Spring tide", DemoBlocks.threeDays(today.minusDays(14)));
+        blocks.add(wren, DemoBlocks.threeDays(today.minusDays(14)).named("Spring tide"), "");
         lift(wren, Map.of(Lift.SQUAT, "1.025"), false);
 
         LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
         begin(tobin, "squat 505, bench-press 345, deadlift 560, overhead-press 205", today.minusDays(29));
-        plans.add(tobin, "Neap", DemoBlocks.threeDays(today.minusDays(15)));
+        blocks.add(tobin, DemoBlocks.threeDays(today.minusDays(15)).named("Neap"), "");
         lift(tobin, Map.of(Lift.SQUAT, "0.94", Lift.BENCH_PRESS, "1.06"), true);
 
         LifterCard ottilie =
                 lifter(bryn, shed, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
         kits.takesBar(ottilie, shed, Optional.of("Light bar"));
         begin(ottilie, "squat 72, bench-press 43, deadlift 88, overhead-press 29", today.minusDays(12));
-        plans.add(ottilie, "First block", DemoBlocks.novice(today.minusDays(8)));
+        blocks.add(ottilie, DemoBlocks.novice(today.minusDays(8)).named("First block"), "");
         lift(ottilie, Map.of(), false);
 
         others(bryn, maren, shed, loft, garage, today);
@@ -121,46 +121,59 @@ public class DemoClub {
     private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {
         LifterCard desmond = lifter(bryn, shed, "Desmond Pike", "desmond", MassUnit.KG, Rounding.DOWN, null);
         begin(desmond, "squat 150, bench-press 95, deadlift 180, overhead-press 52", today.minusDays(24));
-        plans.add(desmond, "Quiet water", DemoBlocks.towardContest(today.minusDays(17), today.plusDays(64)));
+        blocks.add(
+                desmond,
+                DemoBlocks.towardContest(today.minusDays(17), today.plusDays(64))
+                        .named("Quiet water"),
+                "");
         lift(desmond, Map.of(), false);
 
         LifterCard agathe = lifter(maren, shed, "Agathe Lorne", "agathe", MassUnit.KG, Rounding.NEAREST, null);
         kits.takesBar(agathe, shed, Optional.of("Light bar"));
         begin(agathe, "squat 92, bench-press 55, deadlift 115, overhead-press 34", today.minusDays(100));
-        plans.add(agathe, "Slack", DemoBlocks.threeDays(today.minusDays(3)));
+        blocks.add(agathe, DemoBlocks.threeDays(today.minusDays(3)).named("Slack"), "");
         lift(agathe, Map.of(), false);
 
         LifterCard rufus = lifter(bryn, loft, "Rufus Kell", "rufus", MassUnit.LB, Rounding.DOWN, null);
         begin(rufus, "squat 425, bench-press 275, deadlift 495, overhead-press 155", today.minusDays(50));
-        plans.add(rufus, "Back to the bar", DemoBlocks.shoulder(today.minusDays(9)));
+        blocks.add(rufus, DemoBlocks.shoulder(today.minusDays(9)).named("Back to the bar"), "");
         lift(rufus, Map.of(Lift.BENCH_PRESS, "0.97"), false);
 
         LifterCard hanno = lifter(bryn, shed, "Hanno Dray", "hanno", MassUnit.KG, Rounding.NEAREST, null);
         begin(hanno, "squat 165, bench-press 120, deadlift 205, overhead-press 72", today.minusDays(30));
-        plans.add(hanno, "Three days", DemoBlocks.threeDays(today.minusDays(16)));
+        blocks.add(hanno, DemoBlocks.threeDays(today.minusDays(16)).named("Three days"), "");
         lift(hanno, Map.of(), false);
 
         String events =
                 "deadlift %d, log-press %d, overhead-press %d, squat %d, yoke-walk %d, farmers-walk %d, stone-over-bar %d";
         LifterCard sunniva = lifter(bryn, shed, "Sunniva Brack", "sunniva", MassUnit.KG, Rounding.NEAREST, null);
         begin(sunniva, events.formatted(185, 80, 78, 150, 220, 90, 120), today.minusDays(21));
-        plans.add(sunniva, "Harbour games", DemoBlocks.events(today.minusDays(8), "160kg", "60kg", "100kg"));
+        blocks.add(
+                sunniva,
+                DemoBlocks.events(today.minusDays(8), "160kg", "60kg", "100kg").named("Harbour games"),
+                "");
         lift(sunniva, Map.of(), false);
 
         LifterCard colm = lifter(bryn, shed, "Colm Tarrow", "colm", MassUnit.KG, Rounding.NEAREST, null);
         begin(colm, events.formatted(290, 135, 130, 240, 360, 150, 170), today.minusDays(21));
-        plans.add(colm, "Harbour games", DemoBlocks.events(today.minusDays(8), "260kg", "110kg", "140kg"));
+        blocks.add(
+                colm,
+                DemoBlocks.events(today.minusDays(8), "260kg", "110kg", "140kg").named("Harbour games"),
+                "");
         lift(colm, Map.of(), false);
 
         LifterCard piet = lifter(maren, shed, "Piet Ondervane", "piet", MassUnit.KG, Rounding.UP, null);
         begin(piet, events.formatted(270, 120, 118, 225, 330, 140, 160), today.minusDays(21));
-        plans.add(piet, "Harbour games", DemoBlocks.events(today.minusDays(8), "240kg", "100kg", "140kg"));
+        blocks.add(
+                piet,
+                DemoBlocks.events(today.minusDays(8), "240kg", "100kg", "140kg").named("Harbour games"),
+                "");
         lift(piet, Map.of(), false);
 
         LifterCard ida = lifter(maren, garage, "Ida Fenwright", "ida", MassUnit.LB, Rounding.DOWN, null);
         kits.trainsIn(ida, List.of(garage, loft));
         begin(ida, "squat 235, bench-press 135, deadlift 285, overhead-press 90", today.minusDays(40));
-        plans.add(ida, "At home", DemoBlocks.threeDays(today.minusDays(11)));
+        blocks.add(ida, DemoBlocks.threeDays(today.minusDays(11)).named("At home"), "");
         lift(ida, Map.of(), false);
 
         LifterCard self = roster.add(new NewLifter(
@@ -174,7 +187,7 @@ public class DemoClub {
         kits.trainsIn(self, List.of(shed));
         accounts.lifts(maren, self.id());
         begin(self, "squat 140, bench-press 82, deadlift 170, overhead-press 52", today.minusDays(35));
-        plans.add(self, "Own work", DemoBlocks.threeDays(today.minusDays(5)));
+        blocks.add(self, DemoBlocks.threeDays(today.minusDays(5)).named("Own work"), "");
         lift(self, Map.of(), false);
     }
 
@@ -318,7 +331,7 @@ public class DemoClub {
 
     /** Lifts every day that is past, with strength that grows or fades evenly to a multiple of the starting max. */
     private void lift(LifterCard lifter, Map<Lift, String> multiples, boolean decisionsWait) {
-        LifterPlan plan = plans.current(lifter, ZONE).orElseThrow();
+        LifterBlock plan = blocks.current(lifter, ZONE).orElseThrow();
         List<int[]> past = new ArrayList<>();
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day = 0; day < plan.block().days().size(); day++) {

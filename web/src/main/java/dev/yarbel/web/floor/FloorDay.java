@@ -11,11 +11,11 @@ import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Because;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.plan.LifterPlan;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -34,7 +34,7 @@ import java.util.stream.Stream;
  * @param amended what the day asks for with these changes
  */
 record FloorDay(
-        LifterPlan plan,
+        LifterBlock plan,
         int day,
         int week,
         List<FloorChange> changes,
@@ -42,7 +42,7 @@ record FloorDay(
         SessionPlan session,
         Optional<SessionLog> log) {
 
-    static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes) {
+    static FloorDay of(LifterBlock plan, int day, int week, List<FloorChange> changes) {
         return of(plan, day, week, changes, Optional.empty());
     }
 
@@ -51,7 +51,8 @@ record FloorDay(
         return of(plan, day, week, changes, Optional.of(letter));
     }
 
-    private static FloorDay of(LifterPlan plan, int day, int week, List<FloorChange> changes, Optional<String> chosen) {
+    private static FloorDay of(
+            LifterBlock plan, int day, int week, List<FloorChange> changes, Optional<String> chosen) {
         Optional<SessionLog> log = plan.session(day, week);
         List<Prescription> asked = plan.projection().prescriptions(day, week);
         Amended amended =
@@ -64,7 +65,7 @@ record FloorDay(
         return new FloorDay(plan, day, week, changes, amended, session, log);
     }
 
-    private static FloorRules rules(LifterPlan plan, List<Prescription> asked, Optional<String> chosen) {
+    private static FloorRules rules(LifterBlock plan, List<Prescription> asked, Optional<String> chosen) {
         LifterCard lifter = plan.lifter();
         Set<Lift> held = asked.stream()
                 .map(Prescription::lift)
@@ -81,7 +82,7 @@ record FloorDay(
      * The day to be lifted now: one begun lately and not finished; else today's; else the next to come; else the last.
      * Empty when the block has no days.
      */
-    static Optional<Place> inFocus(LifterPlan plan) {
+    static Optional<Place> inFocus(LifterBlock plan) {
         return places(plan).min(Comparator.comparingInt(place -> rank(plan, place.day(), place.week())));
     }
 
@@ -95,14 +96,14 @@ record FloorDay(
                 .toList();
     }
 
-    private static Stream<Place> places(LifterPlan plan) {
+    private static Stream<Place> places(LifterBlock plan) {
         return IntStream.range(0, plan.block().weeks())
                 .boxed()
                 .flatMap(week -> IntStream.range(0, plan.block().days().size()).mapToObj(day -> new Place(day, week)));
     }
 
     /** The smaller, the sooner this day should be on the floor. */
-    private static int rank(LifterPlan plan, int day, int week) {
+    private static int rank(LifterBlock plan, int day, int week) {
         LocalDate date = plan.block().date(day, week);
         int away = (int) ChronoUnit.DAYS.between(plan.today(), date);
         boolean begun = plan.session(day, week).isPresent();

@@ -1,12 +1,13 @@
 package dev.yarbel.web.floor;
 
+import dev.yarbel.core.block.DayId;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.plan.LifterPlan;
-import dev.yarbel.web.plan.Plans;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.util.List;
@@ -18,18 +19,18 @@ import org.springframework.stereotype.Component;
 class FloorDays {
 
     private final Roster roster;
-    private final Plans plans;
+    private final Blocks blocks;
     private final Sessions sessions;
 
-    FloorDays(Roster roster, Plans plans, Sessions sessions) {
+    FloorDays(Roster roster, Blocks blocks, Sessions sessions) {
         this.roster = roster;
-        this.plans = plans;
+        this.blocks = blocks;
         this.sessions = sessions;
     }
 
     /** The day asked for, else the one in focus; empty when there is no plan with days. */
     Optional<FloorDay> find(Person person, LifterCard lifter, Optional<Integer> day, Optional<Integer> week) {
-        return plans.current(lifter, person.zone())
+        return blocks.current(lifter, person.zone())
                 .flatMap(plan -> day.isPresent() && week.isPresent()
                         ? Optional.of(open(plan, day.get(), week.get()))
                         : FloorDay.inFocus(plan).map(place -> open(plan, place.day(), place.week())));
@@ -42,22 +43,22 @@ class FloorDays {
      */
     FloorDay get(Person person, long lifter, int day, int week) {
         return open(
-                plans.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new),
+                blocks.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new),
                 day,
                 week);
     }
 
     /** The place that a day has in the plan now, by its number; empty when it is there no more. */
     Optional<FloorDay> find(Person person, long lifter, long planned, int week) {
-        LifterPlan plan =
-                plans.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new);
-        int day = plan.dayIds().indexOf(planned);
+        LifterBlock plan =
+                blocks.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new);
+        int day = plan.block().indexOf(new DayId(planned));
         return day < 0 || week < 0 || week >= plan.block().weeks()
                 ? Optional.empty()
                 : Optional.of(open(plan, day, week));
     }
 
-    private FloorDay open(LifterPlan plan, int day, int week) {
+    private FloorDay open(LifterBlock plan, int day, int week) {
         if (day < 0
                 || day >= plan.block().days().size()
                 || week < 0
@@ -66,7 +67,7 @@ class FloorDays {
         }
         Optional<SessionLog> log = plan.session(day, week);
         return FloorDay.of(
-                plans.on(plan, plan.block().date(day, week)),
+                blocks.on(plan, plan.block().date(day, week)),
                 day,
                 week,
                 log.map(session -> sessions.changes(plan.lifter(), session)).orElse(List.of()));

@@ -3,10 +3,10 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.book.SessionRatings;
 import dev.yarbel.web.book.SetUps;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.plan.Plans;
 import java.time.Clock;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -21,14 +21,14 @@ class FloorPage {
 
     private final FloorPainter painter;
     private final SetUps setUps;
-    private final Plans plans;
+    private final Strips strips;
     private final SpeedSensors sensors;
     private final Clock clock;
 
-    FloorPage(FloorPainter painter, SetUps setUps, Plans plans, SpeedSensors sensors, Clock clock) {
+    FloorPage(FloorPainter painter, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
         this.painter = painter;
         this.setUps = setUps;
-        this.plans = plans;
+        this.strips = strips;
         this.sensors = sensors;
         this.clock = clock;
     }
@@ -50,7 +50,7 @@ class FloorPage {
         if (fragment) {
             return "floor/floor :: floor";
         }
-        model.addAttribute("strip", plans.strip(floor.plan()));
+        model.addAttribute("strip", strips.draw(floor.plan()));
         model.addAttribute("served", clock.millis());
         model.addAttribute("following", following(floor));
         return "floor/page";

@@ -57,7 +57,7 @@ class BlockRequests {
      * @param origin the same for every run of the same
      * @param announced loads of events that were said in the form
      */
-    record Asked(String name, Block block, String origin, Map<Lift, Mass> announced) {}
+    record Asked(Block block, String origin, Map<Lift, Mass> announced) {}
 
     /**
      * Draws a block from the form.
@@ -97,14 +97,13 @@ class BlockRequests {
         } catch (SchoolRefused refused) {
             throw unreadable(refused, row(typed, refused.lift()));
         }
-        String name =
-                typed.readIfAny("name", text -> BlockChanges.line(text, 40)).orElseGet(() -> name(lifts));
+        String name = typed.readIfAny("name", text -> BlockForms.line(text, 40)).orElseGet(() -> name(lifts));
         String origin = lifts.entrySet().stream()
                 .map(lift ->
                         lift.getKey().key() + ":" + lift.getValue().school().key())
                 .sorted()
                 .collect(Collectors.joining(" "));
-        return new Asked(name, block, origin, announced);
+        return new Asked(block.named(name), origin, announced);
     }
 
     /** Why a school cannot draw it, beside the field that says so. */
@@ -180,11 +179,7 @@ class BlockRequests {
             if (typed.isBlank("lift" + i)) {
                 continue;
             }
-            Lift lift = typed.read("lift" + i, key -> catalogue.all().stream()
-                    .map(variation -> variation.lift())
-                    .filter(each -> each.key().equals(key))
-                    .findFirst()
-                    .orElseThrow(() -> new UnreadableException("plan.no-such-lift")));
+            Lift lift = typed.read("lift" + i, key -> BlockForms.lift(catalogue, key));
             if (lifts.containsKey(lift)) {
                 throw new UnreadableException("new-block.lift-twice").in("lift" + i);
             }

@@ -98,7 +98,7 @@ record CellView(
 
     /** The cell's number in ids of the page. */
     public String id() {
-        return key.slotId() + "-" + key.week();
+        return key.slot() + "-" + key.week();
     }
 
     /** How heavy the heaviest of it is, 0 to 5. */

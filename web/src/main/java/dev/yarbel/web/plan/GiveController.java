@@ -1,27 +1,28 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.review.Mark;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Forms;
-import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** Giving a block to several lifters. */
 @Controller
@@ -29,66 +30,79 @@ import org.springframework.web.bind.annotation.RequestParam;
 class GiveController {
 
     private final Roster roster;
-    private final Plans plans;
-    private final GivenBlocks blocks;
+    private final Blocks blocks;
+    private final PlanReview review;
     private final Forms forms;
 
-    GiveController(Roster roster, Plans plans, GivenBlocks blocks, Forms forms) {
+    GiveController(Roster roster, Blocks blocks, PlanReview review, Forms forms) {
         this.roster = roster;
-        this.plans = plans;
         this.blocks = blocks;
+        this.review = review;
         this.forms = forms;
     }
 
+    /**
+     * What a lifter got.
+     *
+     * @param marks what a coach may want to look at in theirs
+     */
+    record Given(LifterCard lifter, long block, List<SheetView.MarkView> marks) {}
+
     @GetMapping
-    String show(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Optional<Long> block,
-            Model model) {
-        return page(model, person, plan(person, id, block), FormState.NONE, List.of());
+    ModelAndView show(@AuthenticationPrincipal Person person, LifterBlock plan) {
+        return page(person, plan, FormState.NONE, List.of());
     }
 
     @PostMapping
-    String give(
+    ModelAndView give(
             @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Optional<Long> block,
-            @RequestParam(required = false, name = "to") List<Long> to,
-            @RequestParam Map<String, String> parameters,
-            HttpServletResponse response,
-            Model model) {
-        LifterPlan plan = plan(person, id, block);
-        return forms.sendTo(
+            LifterBlock plan,
+            @RequestParam(defaultValue = "") Set<Long> to,
+            @RequestParam Map<String, String> parameters) {
+        return forms.answer(
                 "give",
                 parameters,
                 typed -> {
                     LocalDate start = typed.read("start", Reading::day);
-                    if (to == null) {
+                    if (to.isEmpty()) {
                         throw new UnreadableException("give.to-whom").in("to");
                     }
-                    List<GivenBlocks.Given> given = blocks.give(person, plan, to, start, person.zone());
-                    return page(model, person, plan, FormState.NONE, given);
+                    List<Given> given = blocks.give(person, plan, others(person, plan, to), start).stream()
+                            .map(this::given)
+                            .toList();
+                    return page(person, plan, FormState.NONE, given);
                 },
-                state -> page(model, person, plan, state, List.of()),
-                response);
+                state -> page(person, plan, state, List.of()));
     }
 
-    private String page(Model model, Person person, LifterPlan plan, FormState state, List<GivenBlocks.Given> given) {
-        model.addAttribute("lifter", plan.lifter());
-        model.addAttribute("plan", plan);
-        model.addAttribute("state", state);
-        model.addAttribute("given", given);
-        model.addAttribute(
-                "others",
-                roster.choices(person).stream()
-                        .filter(choice -> choice.id() != plan.lifter().id())
+    private List<LifterCard> others(Person person, LifterBlock plan, Set<Long> to) {
+        return to.stream()
+                .filter(id -> id != plan.lifter().id())
+                .map(id -> roster.lifter(person, id))
+                .toList();
+    }
+
+    private Given given(LifterBlock theirs) {
+        List<Mark> marks = review.review(theirs, blocks.of(theirs.lifter())).marks();
+        return new Given(
+                theirs.lifter(),
+                theirs.blockId(),
+                Mark.together(marks).stream()
+                        .map(mark -> review.inWords(theirs, mark))
                         .toList());
-        model.addAttribute("start", plan.today().with(TemporalAdjusters.next(DayOfWeek.MONDAY)));
-        return "plan/give";
     }
 
-    private LifterPlan plan(Person person, long id, Optional<Long> block) {
-        return plans.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
+    private ModelAndView page(Person person, LifterBlock plan, FormState state, List<Given> given) {
+        return new ModelAndView("plan/give")
+                .addObject("lifter", plan.lifter())
+                .addObject("plan", plan)
+                .addObject("state", state)
+                .addObject("given", given)
+                .addObject(
+                        "others",
+                        roster.choices(person).stream()
+                                .filter(choice -> choice.id() != plan.lifter().id())
+                                .toList())
+                .addObject("start", plan.today().with(TemporalAdjusters.next(DayOfWeek.MONDAY)));
     }
 }

@@ -7,6 +7,10 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.school.WeakPoint;
 import dev.yarbel.core.shape.Deload;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.Template;
+import dev.yarbel.web.block.TemplateKind;
+import dev.yarbel.web.block.Templates;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.book.StartingNumbers;
@@ -50,10 +54,10 @@ class NewBlockController {
     private final Roster roster;
     private final Book book;
     private final KitShelf kits;
-    private final Plans plans;
+    private final Blocks blocks;
     private final BlockRequests requests;
-    private final GivenBlocks blocks;
     private final Templates templates;
+    private final TemplateForms chosen;
     private final StartingNumbers starting;
     private final Forms forms;
     private final Words words;
@@ -63,10 +67,10 @@ class NewBlockController {
             Roster roster,
             Book book,
             KitShelf kits,
-            Plans plans,
+            Blocks blocks,
             BlockRequests requests,
-            GivenBlocks blocks,
             Templates templates,
+            TemplateForms chosen,
             StartingNumbers starting,
             Forms forms,
             Words words,
@@ -75,10 +79,10 @@ class NewBlockController {
         this.roster = roster;
         this.book = book;
         this.kits = kits;
-        this.plans = plans;
-        this.requests = requests;
         this.blocks = blocks;
+        this.requests = requests;
         this.templates = templates;
+        this.chosen = chosen;
         this.forms = forms;
         this.words = words;
         this.clock = clock;
@@ -132,7 +136,7 @@ class NewBlockController {
                         asked.announced()
                                 .forEach((lift, load) -> starting.eventLoad(person, lifter, lift, Optional.of(load)));
                         return "redirect:/lifters/" + id + "/plan?block="
-                                + blocks.begin(person, lifter, asked.name(), asked.block(), asked.origin());
+                                + blocks.begin(person, lifter, asked.block(), asked.origin());
                     }
                     FormState typedSoFar = new FormState("new-block", typed.values(), "", "", false);
                     return page(model, person, lifter, standing, typedSoFar, Optional.of(drawn(asked)));
@@ -164,15 +168,14 @@ class NewBlockController {
     private long begin(Person person, LifterCard lifter, Typed typed, LocalDate start) {
         if (typed.isBlank("template")) {
             int weeks = typed.read("weeks", text -> Reading.number(text, 1, Block.MOST_WEEKS));
-            String name = typed.read("name", text -> BlockChanges.line(text, 40));
-            Block block =
-                    new Block(start, weeks, List.of(new TrainingDay(words.say("new-block.day", 1), 0, List.of())));
-            return blocks.begin(person, lifter, name, block, "");
+            String name = typed.read("name", text -> BlockForms.line(text, 40));
+            Block block = new Block(start, weeks, List.of(new TrainingDay(words.say("new-block.day", 1), 0, List.of())))
+                    .named(name);
+            return blocks.begin(person, lifter, block, "");
         }
-        PlanTemplate template =
-                templates.find(person, typed.read("template", text -> (long) Reading.number(text, 1, 999_999)));
-        return blocks.begin(
-                person, lifter, template.name(), templates.text(template).from(start), "template:" + template.id());
+        Template template = chosen.chosen(person, typed);
+        Block block = templates.block(person, template.id(), start).named(template.name());
+        return blocks.begin(person, lifter, block, "template:" + template.id());
     }
 
     private String page(
@@ -193,15 +196,15 @@ class NewBlockController {
         model.addAttribute(
                 "templates",
                 templates.all(lifter.clubId()).stream()
-                        .filter(template -> template.kind() == PlanTemplate.Kind.BLOCK)
+                        .filter(template -> template.kind() == TemplateKind.BLOCK)
                         .toList());
         return "plan/new";
     }
 
     /** The Monday after the last block ends, else the next one. */
     private LocalDate start(LifterCard lifter, LocalDate today) {
-        LocalDate after = plans.blocksOf(lifter).stream()
-                .map(block -> block.startOn().plusWeeks(block.weeks()))
+        LocalDate after = blocks.of(lifter).stream()
+                .map(block -> block.start().plusWeeks(block.weeks()))
                 .filter(end -> end.isAfter(today))
                 .findFirst()
                 .orElse(today);
@@ -240,6 +243,6 @@ class NewBlockController {
                             .toList()));
         }
         return new Drawn(
-                asked.name(), IntStream.rangeClosed(1, block.weeks()).boxed().toList(), days);
+                block.name(), IntStream.rangeClosed(1, block.weeks()).boxed().toList(), days);
     }
 }

@@ -23,6 +23,8 @@ import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.SessionTime;
 import dev.yarbel.core.tally.Totals;
 import dev.yarbel.core.tally.WorkLine;
+import dev.yarbel.web.block.BlockSummary;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftStanding;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Words;
@@ -61,7 +63,7 @@ class PlanReview {
     record Result(Reckoning reckoning, Habit habit, List<Mark> marks) {}
 
     /** @param blocks all the lifter's blocks */
-    Result review(LifterPlan plan, List<BlockEntity> blocks) {
+    Result review(LifterBlock plan, List<BlockSummary> blocks) {
         Catalogue catalogue = plan.standing().catalogue();
         Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Habit habit = Habit.of(
@@ -78,7 +80,7 @@ class PlanReview {
     }
 
     /** What a review asks of the book, the roster and the blocks before. */
-    private record Known(LifterPlan plan, List<BlockEntity> blocks, Habit habit) implements LifterKnown {
+    private record Known(LifterBlock plan, List<BlockSummary> blocks, Habit habit) implements LifterKnown {
 
         private Stream<LiftStanding> family(Lift lift) {
             Catalogue catalogue = plan.standing().catalogue();
@@ -132,7 +134,7 @@ class PlanReview {
         public List<LocalDate> contests() {
             return blocks.stream()
                     .filter(block -> block.id() != plan.blockId())
-                    .flatMap(block -> block.contestOn().stream())
+                    .flatMap(block -> block.contest().stream())
                     .toList();
         }
 
@@ -146,7 +148,7 @@ class PlanReview {
             return plan.lifter().daysAWeek();
         }
 
-        private Optional<BlockEntity> own() {
+        private Optional<BlockSummary> own() {
             return blocks.stream().filter(block -> block.id() == plan.blockId()).findFirst();
         }
 
@@ -154,20 +156,20 @@ class PlanReview {
         public Optional<Integer> daysOfBlockPutAside() {
             return blocks.stream()
                     .filter(block -> block.id() != plan.blockId()
-                            && block.startOn().isBefore(plan.block().start()))
+                            && block.start().isBefore(plan.block().start()))
                     .findFirst()
                     .flatMap(block ->
-                            block.putAsideOn().map(aside -> (int) ChronoUnit.DAYS.between(block.startOn(), aside)));
+                            block.putAside().map(aside -> (int) ChronoUnit.DAYS.between(block.start(), aside)));
         }
 
         @Override
         public int run() {
-            String origin = own().map(BlockEntity::origin).orElse("");
+            String origin = own().map(BlockSummary::origin).orElse("");
             return origin.isEmpty()
                     ? 1
                     : (int) blocks.stream()
                             .filter(block -> block.origin().equals(origin)
-                                    && !block.startOn().isAfter(plan.block().start()))
+                                    && !block.start().isAfter(plan.block().start()))
                             .count();
         }
 
@@ -178,7 +180,7 @@ class PlanReview {
 
         @Override
         public Set<Gate> confirmed(int day, int slot) {
-            return plan.opened(plan.slotIds().get(day).get(slot));
+            return plan.opened(plan.block().days().get(day).slots().get(slot).id());
         }
 
         @Override
@@ -190,12 +192,12 @@ class PlanReview {
     // ---- words
 
     /** A mark in words, as it stands at its cell. */
-    String inWords(LifterPlan plan, Mark mark) {
+    String inWords(LifterBlock plan, Mark mark) {
         return text(plan, mark.kind(), mark.lift().stream().toList(), mark.facts());
     }
 
     /** Marks of one kind in words, with their places. */
-    SheetView.MarkView inWords(LifterPlan plan, Mark.Together marks) {
+    SheetView.MarkView inWords(LifterBlock plan, Mark.Together marks) {
         String text = text(plan, marks.kind(), marks.lifts(), marks.facts());
         List<SheetView.PlaceView> places = marks.places().stream()
                 .map(place -> new SheetView.PlaceView(where(plan, place), place.day(), place.from() + 1))
@@ -209,7 +211,7 @@ class PlanReview {
         return new SheetView.MarkView(marks.kind().name(), stop, said, places, contest);
     }
 
-    private String text(LifterPlan plan, Mark.Kind kind, List<Lift> lifts, List<Object> of) {
+    private String text(LifterBlock plan, Mark.Kind kind, List<Lift> lifts, List<Object> of) {
         List<Object> facts = new ArrayList<>();
         facts.add(lifts.stream().limit(MOST_LIFTS).map(words::lift).collect(Collectors.joining(", "))
                 + (lifts.size() > MOST_LIFTS ? words.say("mark.more-lifts", lifts.size() - MOST_LIFTS) : ""));
@@ -221,7 +223,7 @@ class PlanReview {
         return words.say(code, facts.toArray());
     }
 
-    private String where(LifterPlan plan, Mark.Place place) {
+    private String where(LifterBlock plan, Mark.Place place) {
         String day = plan.block().days().get(place.day()).name();
         String letter =
                 plan.block().days().get(place.day()).slots().get(place.slot()).letter();
@@ -256,7 +258,7 @@ class PlanReview {
     }
 
     /** Minutes a day of a week will take; 0 where nothing is asked for. */
-    static int minutes(LifterPlan plan, int day, int week) {
+    static int minutes(LifterBlock plan, int day, int week) {
         return (int) SessionTime.of(
                         plan.projection().prescriptions(day, week),
                         plan.projection().loads(day, week),
@@ -266,7 +268,7 @@ class PlanReview {
 
     // ---- the reckoning
 
-    ReckoningView inWords(LifterPlan plan, Result result, int openDay) {
+    ReckoningView inWords(LifterBlock plan, Result result, int openDay) {
         Reckoning reckoning = result.reckoning();
         MassUnit unit = plan.lifter().unit();
         Totals all = reckoning.all();
@@ -284,7 +286,7 @@ class PlanReview {
                 reckoning.specificity().map(words::wholePercent).orElse(null));
     }
 
-    private List<ReckoningView.Week> weeks(LifterPlan plan, Reckoning reckoning, MassUnit unit) {
+    private List<ReckoningView.Week> weeks(LifterBlock plan, Reckoning reckoning, MassUnit unit) {
         int count = reckoning.weeks();
         List<Totals> totals =
                 IntStream.range(0, count).mapToObj(reckoning::week).toList();
@@ -317,7 +319,7 @@ class PlanReview {
         return weeks;
     }
 
-    private List<ReckoningView.Line> lifts(LifterPlan plan, Result result, MassUnit unit) {
+    private List<ReckoningView.Line> lifts(LifterBlock plan, Result result, MassUnit unit) {
         Reckoning reckoning = result.reckoning();
         List<ReckoningView.Line> lines = new ArrayList<>();
         for (Lift root : reckoning.families()) {
@@ -380,7 +382,7 @@ class PlanReview {
     }
 
     /** What each day loads most, by the sets of its fullest week. */
-    private List<ReckoningView.Tissues> tissues(LifterPlan plan, Reckoning reckoning) {
+    private List<ReckoningView.Tissues> tissues(LifterBlock plan, Reckoning reckoning) {
         List<ReckoningView.Tissues> days = new ArrayList<>();
         for (int d = 0; d < plan.block().days().size(); d++) {
             int day = d;
@@ -408,7 +410,7 @@ class PlanReview {
         return days;
     }
 
-    private List<ReckoningView.Zone> zones(LifterPlan plan, Reckoning reckoning, int day) {
+    private List<ReckoningView.Zone> zones(LifterBlock plan, Reckoning reckoning, int day) {
         int week = plan.currentWeek();
         List<ReckoningView.Zone> zones = new ArrayList<>();
         for (Lift root : reckoning.families()) {

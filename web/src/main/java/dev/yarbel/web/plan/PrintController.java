@@ -11,6 +11,8 @@ import dev.yarbel.core.ramp.RampStep;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
@@ -32,12 +34,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PrintController {
 
     private final Roster roster;
-    private final Plans plans;
+    private final Blocks blocks;
     private final Words words;
 
-    PrintController(Roster roster, Plans plans, Words words) {
+    PrintController(Roster roster, Blocks blocks, Words words) {
         this.roster = roster;
-        this.plans = plans;
+        this.blocks = blocks;
         this.words = words;
     }
 
@@ -73,8 +75,8 @@ class PrintController {
             @RequestParam Optional<Long> block,
             @RequestParam Optional<Integer> week,
             Model model) {
-        LifterPlan plan =
-                plans.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
+        LifterBlock plan =
+                blocks.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
         int shown = week.map(w -> w - 1).orElse(plan.currentWeek());
         if (shown < 0 || shown >= plan.block().weeks()) {
             throw new NotFoundException();
@@ -87,7 +89,7 @@ class PrintController {
         return "plan/print";
     }
 
-    private List<Session> sessions(LifterPlan plan, int week) {
+    private List<Session> sessions(LifterBlock plan, int week) {
         List<Session> sessions = new ArrayList<>();
         for (int day = 0; day < plan.block().days().size(); day++) {
             List<Prescription> asked = plan.projection().prescriptions(day, week);
@@ -102,7 +104,7 @@ class PrintController {
         return sessions;
     }
 
-    private Line line(LifterPlan plan, SessionPlan.SlotPlan slot) {
+    private Line line(LifterBlock plan, SessionPlan.SlotPlan slot) {
         MassUnit unit = plan.lifter().unit();
         Prescription asked = slot.prescription();
         // a blind set shows its plates, not its load
@@ -141,7 +143,7 @@ class PrintController {
         return words.plates(PlateStack.EMPTY.addedFor(loading.stack()), unit);
     }
 
-    private static List<Row> rows(LifterPlan plan) {
+    private static List<Row> rows(LifterBlock plan) {
         List<Row> rows = new ArrayList<>();
         plan.block().days().forEach(day -> day.slots()
                 .forEach(slot -> rows.add(new Row(

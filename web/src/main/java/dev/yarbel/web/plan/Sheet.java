@@ -17,6 +17,8 @@ import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.PredictedEffort;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -32,18 +34,18 @@ class Sheet {
 
     private static final int[] TINTS = {50, 60, 70, 80, 90};
 
-    private final Plans plans;
+    private final Blocks blocks;
     private final PlanReview review;
     private final Words words;
 
-    Sheet(Plans plans, PlanReview review, Words words) {
-        this.plans = plans;
+    Sheet(Blocks blocks, PlanReview review, Words words) {
+        this.blocks = blocks;
         this.review = review;
         this.words = words;
     }
 
     /** The sheet as it is kept. */
-    SheetView view(LifterPlan plan, int day) {
+    SheetView view(LifterBlock plan, int day) {
         return view(plan, day, Map.of(), Map.of());
     }
 
@@ -53,21 +55,20 @@ class Sheet {
      * @param typed the text of those cells; readable doses among them show what they come to, and count
      * @param troubles what kept text from being kept
      */
-    SheetView view(LifterPlan plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
-        LifterPlan asTyped = typed.isEmpty() ? plan : plan.with(typedInto(plan, day, typed));
-        PlanReview.Result result = review.review(asTyped, plans.blocksOf(plan.lifter()));
+    SheetView view(LifterBlock plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
+        LifterBlock asTyped = typed.isEmpty() ? plan : plan.with(typedInto(plan, typed));
+        PlanReview.Result result = review.review(asTyped, blocks.of(plan.lifter()));
         Map<CellKey, List<String>> marks = marksByCell(asTyped, day, result.marks());
         TrainingDay trainingDay = plan.block().days().get(day);
         List<SheetView.Row> rows = new ArrayList<>();
-        for (int s = 0; s < trainingDay.slots().size(); s++) {
-            Slot slot = trainingDay.slots().get(s);
+        for (Slot slot : trainingDay.slots()) {
             List<CellView> cells = new ArrayList<>();
             for (int week = 0; week < plan.block().weeks(); week++) {
-                CellKey key = new CellKey(plan.slotIds().get(day).get(s), week);
+                CellKey key = new CellKey(slot.id(), week);
                 cells.add(cell(plan, asTyped, day, slot, key, typed, troubles, marks));
             }
             rows.add(new SheetView.Row(
-                    plan.slotIds().get(day).get(s),
+                    slot.id(),
                     slot.letter(),
                     slot.lift(),
                     kit(plan, slot.lift()),
@@ -89,22 +90,20 @@ class Sheet {
     }
 
     /** One cell with what is typed into it, and its marks. */
-    CellView cell(LifterPlan plan, int day, CellKey key, String text) {
+    CellView cell(LifterBlock plan, int day, CellKey key, String text) {
         Map<CellKey, String> typed = Map.of(key, text);
-        LifterPlan asTyped = plan.with(typedInto(plan, day, typed));
-        PlanReview.Result result = review.review(asTyped, plans.blocksOf(plan.lifter()));
-        Slot slot =
-                plan.block().days().get(day).slots().get(plan.slotIds().get(day).indexOf(key.slotId()));
+        LifterBlock asTyped = plan.with(typedInto(plan, typed));
+        PlanReview.Result result = review.review(asTyped, blocks.of(plan.lifter()));
+        Slot slot = plan.block().slot(key.slot()).orElseThrow();
         return cell(plan, asTyped, day, slot, key, typed, Map.of(), marksByCell(asTyped, day, result.marks()));
     }
 
     /** What each cell of a day shows as it is kept, without marks. */
-    Map<CellKey, CellView> cells(LifterPlan plan, int day) {
+    Map<CellKey, CellView> cells(LifterBlock plan, int day) {
         Map<CellKey, CellView> cells = new HashMap<>();
-        for (int s = 0; s < plan.slotIds().get(day).size(); s++) {
-            Slot slot = plan.block().days().get(day).slots().get(s);
+        for (Slot slot : plan.block().days().get(day).slots()) {
             for (int week = 0; week < plan.block().weeks(); week++) {
-                CellKey key = new CellKey(plan.slotIds().get(day).get(s), week);
+                CellKey key = new CellKey(slot.id(), week);
                 cells.put(key, cell(plan, plan, day, slot, key, Map.of(), Map.of(), Map.of()));
             }
         }
@@ -112,12 +111,12 @@ class Sheet {
     }
 
     /** A sheet of no day yet, for a block that has none. */
-    SheetView empty(LifterPlan plan) {
+    SheetView empty(LifterBlock plan) {
         PlanReview.Result result = review.review(plan, List.of());
         return new SheetView(-1, List.of(), weeks(plan, -1), List.of(), List.of(), review.inWords(plan, result, -1));
     }
 
-    private static List<SheetView.Tab> tabs(LifterPlan plan, int open) {
+    private static List<SheetView.Tab> tabs(LifterBlock plan, int open) {
         List<SheetView.Tab> tabs = new ArrayList<>();
         for (int d = 0; d < plan.block().days().size(); d++) {
             TrainingDay day = plan.block().days().get(d);
@@ -126,7 +125,7 @@ class Sheet {
         return tabs;
     }
 
-    private static List<SheetView.Week> weeks(LifterPlan plan, int day) {
+    private static List<SheetView.Week> weeks(LifterBlock plan, int day) {
         List<SheetView.Week> weeks = new ArrayList<>();
         for (int w = 0; w < plan.block().weeks(); w++) {
             weeks.add(new SheetView.Week(
@@ -144,33 +143,33 @@ class Sheet {
     }
 
     /** The block with what is typed, where it can be read. */
-    private static Block typedInto(LifterPlan plan, int day, Map<CellKey, String> typed) {
-        Block block = plan.block();
-        List<TrainingDay> days = new ArrayList<>(block.days());
-        List<Slot> slots = new ArrayList<>();
-        for (int s = 0; s < block.days().get(day).slots().size(); s++) {
-            Slot slot = block.days().get(day).slots().get(s);
-            List<Optional<Dose>> doses = new ArrayList<>(slot.doses());
-            for (int week = 0; week < doses.size(); week++) {
-                String text = typed.get(new CellKey(plan.slotIds().get(day).get(s), week));
+    private static Block typedInto(LifterBlock plan, Map<CellKey, String> typed) {
+        return plan.block().withSlots(slot -> {
+            Slot with = slot;
+            for (int week = 0; week < slot.doses().size(); week++) {
+                String text = typed.get(new CellKey(slot.id(), week));
                 if (text != null) {
-                    doses.set(week, TypedDoses.read(plan, text));
+                    with = with.with(week, TypedDoses.read(plan, text));
                 }
             }
-            slots.add(new Slot(slot.letter(), slot.lift(), doses, slot.school(), slot.reason()));
-        }
-        TrainingDay old = days.get(day);
-        days.set(day, new TrainingDay(old.name(), old.offset(), slots));
-        return new Block(block.start(), block.weeks(), days, block.shape(), block.contest());
+            return with;
+        });
     }
 
-    private Map<CellKey, List<String>> marksByCell(LifterPlan plan, int day, List<Mark> marks) {
+    private Map<CellKey, List<String>> marksByCell(LifterBlock plan, int day, List<Mark> marks) {
         Map<CellKey, List<String>> byCell = new HashMap<>();
         for (Mark mark : marks) {
             mark.place()
                     .filter(place -> place.day() == day && place.from() == place.to())
                     .ifPresent(place -> byCell.computeIfAbsent(
-                                    new CellKey(plan.slotIds().get(day).get(place.slot()), place.from()),
+                                    new CellKey(
+                                            plan.block()
+                                                    .days()
+                                                    .get(day)
+                                                    .slots()
+                                                    .get(place.slot())
+                                                    .id(),
+                                            place.from()),
                                     k -> new ArrayList<>())
                             .add(review.inWords(plan, mark)));
         }
@@ -178,7 +177,7 @@ class Sheet {
     }
 
     /** The mean gain that loads which grow from session to session, or hang on a goal, count on; null where none do. */
-    private String growth(LifterPlan plan, Slot slot) {
+    private String growth(LifterBlock plan, Slot slot) {
         boolean grows = slot.doses().stream()
                 .flatMap(Optional::stream)
                 .flatMap(dose -> dose.parts().stream())
@@ -190,7 +189,7 @@ class Sheet {
     }
 
     /** What a lift's loads are made with, in words; null when the gym has nothing for it. */
-    private String kit(LifterPlan plan, Lift lift) {
+    private String kit(LifterBlock plan, Lift lift) {
         return plan.resolver()
                 .kit(lift)
                 .map(loads ->
@@ -199,8 +198,8 @@ class Sheet {
     }
 
     private CellView cell(
-            LifterPlan plan,
-            LifterPlan asTyped,
+            LifterBlock plan,
+            LifterBlock asTyped,
             int day,
             Slot slot,
             CellKey key,
@@ -220,7 +219,7 @@ class Sheet {
         return new CellView(key, text, kept, loads, trouble, lifted, marks.getOrDefault(key, List.of()));
     }
 
-    private List<CellView.LoadView> loads(LifterPlan plan, int day, int week, String letter) {
+    private List<CellView.LoadView> loads(LifterBlock plan, int day, int week, String letter) {
         List<Prescription> prescriptions = plan.projection().prescriptions(day, week);
         List<ResolvedLoad> loads = plan.projection().loads(day, week);
         List<CellView.LoadView> views = new ArrayList<>();
@@ -233,7 +232,7 @@ class Sheet {
     }
 
     /** What was lifted there: the heaviest work set of the slot. */
-    private List<CellView.LoadView> lifted(LifterPlan plan, int day, int week, String letter, Lift lift) {
+    private List<CellView.LoadView> lifted(LifterBlock plan, int day, int week, String letter, Lift lift) {
         return plan.session(day, week).stream()
                 .flatMap(session -> session.sets().stream())
                 .filter(done -> done.task().letter().equals(letter)
@@ -256,7 +255,7 @@ class Sheet {
                 .toList();
     }
 
-    private CellView.LoadView load(LifterPlan plan, Prescription prescription, ResolvedLoad load) {
+    private CellView.LoadView load(LifterBlock plan, Prescription prescription, ResolvedLoad load) {
         if (load instanceof ResolvedLoad.Unknown unknown) {
             boolean silent = unknown.why() == ResolvedLoad.Why.BY_FEEL
                     && !prescription.part().work().countsReps();
@@ -292,7 +291,7 @@ class Sheet {
     }
 
     /** What stands beside the load, with what its law did where that is more than a step. */
-    private String beside(LifterPlan plan, Prescription prescription, ResolvedLoad.Known known) {
+    private String beside(LifterBlock plan, Prescription prescription, ResolvedLoad.Known known) {
         String upTo = upTo(plan, prescription.part(), known);
         if (!(known.origin() instanceof ResolvedLoad.Origin.AfterLastTime after)
                 || !after.step().isNoted()) {
@@ -305,7 +304,7 @@ class Sheet {
     }
 
     /** A range's upper end, sets that drop, or what chains and bands make of it. */
-    private String upTo(LifterPlan plan, Part part, ResolvedLoad.Known known) {
+    private String upTo(LifterBlock plan, Part part, ResolvedLoad.Known known) {
         var unit = plan.lifter().unit();
         if (known.upTo().isPresent()) {
             return words.say("plan.up-to", words.load(known.upTo().get().load(), unit));

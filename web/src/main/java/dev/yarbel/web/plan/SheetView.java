@@ -1,6 +1,7 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.SlotId;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import java.time.LocalDate;
@@ -42,7 +43,7 @@ record SheetView(
      * @param hurting the open aches that the lift loads
      */
     record Row(
-            long slotId,
+            SlotId slotId,
             String letter,
             Lift lift,
             String kit,

@@ -9,10 +9,18 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.WorkLine;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.book.StripSource;
+import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.page.Words;
+import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,7 +32,7 @@ import org.springframework.stereotype.Component;
 
 /** Draws a block as a strip: what was lifted filled, what is to come in outline. */
 @Component
-class StripMaker {
+class StripMaker implements Strips, StripSource {
 
     private static final int LABELS = 150;
     private static final int WIDTH = 1180;
@@ -35,16 +43,24 @@ class StripMaker {
     private static final int LANE = 30;
     private static final int MOST_HEIGHT = 26;
 
+    private final Blocks blocks;
     private final Words words;
 
-    StripMaker(Words words) {
+    StripMaker(Blocks blocks, Words words) {
+        this.blocks = blocks;
         this.words = words;
+    }
+
+    @Override
+    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
+        return blocks.current(lifter, zone, known, kit).map(this::draw);
     }
 
     /** A lane's work on one day of one week. */
     private record Place(Lift root, int day, int week) {}
 
-    Strip draw(LifterPlan plan) {
+    @Override
+    public Strip draw(LifterBlock plan) {
         Catalogue catalogue = plan.standing().catalogue();
         Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Map<Place, List<WorkLine>> work = new HashMap<>();
@@ -92,7 +108,7 @@ class StripMaker {
         return contested.isEmpty() ? reckoning.families() : contested;
     }
 
-    private static List<Strip.Week> weeks(LifterPlan plan) {
+    private static List<Strip.Week> weeks(LifterBlock plan) {
         List<Strip.Week> weeks = new ArrayList<>();
         Block block = plan.block();
         for (int week = 0; week < block.weeks(); week++) {
@@ -109,7 +125,7 @@ class StripMaker {
         return weeks;
     }
 
-    private static List<Strip.Phase> phases(LifterPlan plan) {
+    private static List<Strip.Phase> phases(LifterBlock plan) {
         List<Strip.Phase> phases = new ArrayList<>();
         Block block = plan.block();
         int from = 0;
@@ -127,7 +143,7 @@ class StripMaker {
         return phases;
     }
 
-    private Strip.Flag contest(LifterPlan plan) {
+    private Strip.Flag contest(LifterBlock plan) {
         Optional<LocalDate> contest = plan.block().contest();
         if (contest.isEmpty()) {
             return null;
@@ -140,16 +156,16 @@ class StripMaker {
         return new Strip.Flag(Math.max(LABELS, x), text);
     }
 
-    private static int dayWidth(LifterPlan plan) {
+    private static int dayWidth(LifterBlock plan) {
         return Math.max(2, (WIDTH - LABELS) / (7 * plan.block().weeks()));
     }
 
-    private static int x(LifterPlan plan, LocalDate date) {
+    private static int x(LifterBlock plan, LocalDate date) {
         long days = ChronoUnit.DAYS.between(plan.block().start(), date);
         return LABELS + (int) ((WIDTH - LABELS) * days / (7 * plan.block().weeks()));
     }
 
-    private List<Strip.Mark> marks(LifterPlan plan, Lift root, Map<Place, List<WorkLine>> work, int bottom) {
+    private List<Strip.Mark> marks(LifterBlock plan, Lift root, Map<Place, List<WorkLine>> work, int bottom) {
         List<Strip.Mark> marks = new ArrayList<>();
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day = 0; day < plan.block().days().size(); day++) {
@@ -162,7 +178,7 @@ class StripMaker {
         return marks;
     }
 
-    private Strip.Mark mark(LifterPlan plan, Lift root, List<WorkLine> lines, int day, int week, int bottom) {
+    private Strip.Mark mark(LifterBlock plan, Lift root, List<WorkLine> lines, int day, int week, int bottom) {
         Percent share = lines.stream()
                 .map(line -> line.share().orElseThrow())
                 .max(Percent::compareTo)
@@ -192,7 +208,7 @@ class StripMaker {
     }
 
     /** How what was lifted of a family compares with what was asked: the worst of its lifts. */
-    private static Exposure.Judgement judgement(LifterPlan plan, Lift root, int day, int week) {
+    private static Exposure.Judgement judgement(LifterBlock plan, Lift root, int day, int week) {
         Catalogue catalogue = plan.standing().catalogue();
         List<Exposure.Judgement> judgements = plan.session(day, week).stream()
                 .map(SessionLog::sets)

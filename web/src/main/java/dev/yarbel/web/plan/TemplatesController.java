@@ -1,14 +1,13 @@
 package dev.yarbel.web.plan;
 
-import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.SlotId;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.block.Templates;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Undo;
-import dev.yarbel.web.roster.Roster;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,35 +22,26 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class TemplatesController {
 
     private final Templates templates;
-    private final Roster roster;
-    private final Plans plans;
 
-    TemplatesController(Templates templates, Roster roster, Plans plans) {
+    TemplatesController(Templates templates) {
         this.templates = templates;
-        this.roster = roster;
-        this.plans = plans;
     }
 
     /** The same with a block to put one into. */
     @GetMapping("/lifters/{id}/plan/templates")
     String into(
             @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Optional<Long> block,
+            LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
             Model model) {
-        LifterPlan plan =
-                plans.open(roster.lifter(person, id), person.zone(), block).orElseThrow(NotFoundException::new);
         int day = Math.max(0, Math.min(at, plan.block().days().size() - 1));
         List<Into> slots = new ArrayList<>();
         if (!plan.block().days().isEmpty()) {
-            List<Slot> there = plan.block().days().get(day).slots();
-            for (int s = 0; s < there.size(); s++) {
-                slots.add(new Into(
-                        plan.slotIds().get(day).get(s),
-                        there.get(s).letter(),
-                        there.get(s).lift()));
-            }
+            plan.block()
+                    .days()
+                    .get(day)
+                    .slots()
+                    .forEach(slot -> slots.add(new Into(slot.id(), slot.letter(), slot.lift())));
         }
         model.addAttribute("lifter", plan.lifter());
         model.addAttribute("plan", plan);
@@ -61,7 +51,7 @@ class TemplatesController {
     }
 
     /** A slot that doses can be put into. */
-    record Into(long id, String letter, Lift lift) {}
+    record Into(SlotId id, String letter, Lift lift) {}
 
     @GetMapping("/plan/templates")
     String show(@AuthenticationPrincipal Person person, Model model) {

@@ -12,6 +12,7 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.web.block.LifterBlock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -31,14 +32,14 @@ final class TypedDoses {
     private TypedDoses() {}
 
     /** The dose; empty for one that cannot be read, and for a day off. */
-    static Optional<Dose> read(LifterPlan plan, String text) {
+    static Optional<Dose> read(LifterBlock plan, String text) {
         return !DoseParser.isOff(text) && DoseParser.parse(text, plan.lifter().unit()) instanceof DoseParser.Read read
                 ? Optional.of(read.dose())
                 : Optional.empty();
     }
 
     /** Why a text cannot be kept as it stands; empty for one that can, or that is off. */
-    static Optional<CellView.Trouble> trouble(LifterPlan plan, Lift lift, String text) {
+    static Optional<CellView.Trouble> trouble(LifterBlock plan, Lift lift, String text) {
         if (DoseParser.isOff(text)) {
             return Optional.empty();
         }
@@ -66,7 +67,7 @@ final class TypedDoses {
     }
 
     /** The text with the lift of the closest name. */
-    private static Optional<String> nearest(LifterPlan plan, Lift other, String text) {
+    private static Optional<String> nearest(LifterBlock plan, Lift other, String text) {
         return plan.standing().catalogue().all().stream()
                 .map(variation -> variation.lift().key())
                 .map(key -> Map.entry(key, TYPOS.apply(other.key(), key)))
@@ -76,7 +77,7 @@ final class TypedDoses {
                 .map(near -> text.replaceFirst("(?i)\\b" + other.key() + "\\b", near.getKey()));
     }
 
-    private static Optional<CellView.Trouble> unlikelyLoad(LifterPlan plan, Lift lift, Dose dose) {
+    private static Optional<CellView.Trouble> unlikelyLoad(LifterBlock plan, Lift lift, Dose dose) {
         LiftNumbers numbers = plan.resolver().numbers(lift);
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
         MassUnit unit = plan.lifter().unit();
@@ -95,7 +96,7 @@ final class TypedDoses {
     }
 
     /** Body mass on a bar is rather meant for a lift of the body; whoever means it writes 1bw. */
-    private static Optional<CellView.Trouble> bodyOnTheBar(LifterPlan plan, Lift lift, Dose dose, String text) {
+    private static Optional<CellView.Trouble> bodyOnTheBar(LifterBlock plan, Lift lift, Dose dose, String text) {
         Variation variation = plan.standing().catalogue().of(lift);
         boolean bar = variation.implement() != Implement.BODY
                 && variation.implement().made() == Implement.Made.PLATES

@@ -1,3 +1,4 @@
-/** Blocks, and the sheet on which a coach writes them: one day, slots down, weeks across. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster", "kit", "book"})
+/** The coach's desk: the sheet on which a block is written, drawing one up, marks in words, the strip, paper. */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "block"})
 package dev.yarbel.web.plan;

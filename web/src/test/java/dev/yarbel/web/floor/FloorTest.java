@@ -16,10 +16,10 @@ import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.plan.LifterPlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -430,7 +430,7 @@ class FloorTest {
     }
 
     private Mass load(String letter) {
-        LifterPlan plan = club.plan();
+        LifterBlock plan = club.plan();
         for (int i = 0; i < plan.projection().prescriptions(0, 1).size(); i++) {
             if (plan.projection().prescriptions(0, 1).get(i).letter().equals(letter)) {
                 return plan.projection().loads(0, 1).get(i).load().orElseThrow();

@@ -13,6 +13,8 @@ import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.Sessions;
 import java.util.List;
@@ -41,7 +43,7 @@ abstract class DeskTesting {
     Sessions sessions;
 
     @Autowired
-    Plans plans;
+    Blocks blocks;
 
     @Autowired
     JdbcClient jdbc;
@@ -85,14 +87,15 @@ abstract class DeskTesting {
         return row(club.plan(), 0, slot);
     }
 
-    static List<String> row(LifterPlan plan, int day, int slot) {
+    static List<String> row(LifterBlock plan, int day, int slot) {
         return plan.block().days().get(day).slots().get(slot).doses().stream()
                 .map(dose -> dose.map(Dose::shorthand).orElse(""))
                 .toList();
     }
 
     String slotId(int slot) {
-        return String.valueOf(club.plan().slotIds().get(0).get(slot));
+        return String.valueOf(
+                club.plan().block().days().get(0).slots().get(slot).id());
     }
 
     void lifted(int week) {

@@ -1,6 +1,7 @@
 package dev.yarbel.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -25,6 +26,8 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.dao.DataIntegrityViolationException;
 
 /** Changing a block at the desk: filling, undoing, weeks and slots, gates, paper. */
 @YarbelTest
@@ -229,6 +232,49 @@ class PlanDeskTest extends DeskTesting {
         assertThat(row(2).get(0)).isEqualTo("3x5 60%");
     }
 
+    /** Weeks are counted: after somebody else has moved them, the week that was changed is another. */
+    @Test
+    void undoLeavesAWeekThatSomebodyElseMovedMeanwhile() throws Exception {
+        type(2, 1, "3x5 75%", "3x5 70%");
+        jdbc.sql("update dose_cell set shorthand = '3x5 70%' where slot_id = ?")
+                .param(Long.valueOf(slotId(2)))
+                .update();
+        change("WEEK_COPY", "week", "3");
+        // a lifter has one coach at a time: somebody else's entry is one of a coach before
+        club.asHeadCoach();
+        jdbc.sql("""
+                        update change_entry e set made_by_name = 'Head', made_by =
+                          (select max(a.id) from account a where a.club_id = e.club_id)
+                        where club_id = ? and subject[1] = 'week-copy'""").param(club.lifter.clubId()).update();
+        send("/undo")
+                .andExpect(
+                        flash().attribute(
+                                        "refused",
+                                        "Something else was written there after you (Head). It stays as it is; nothing was taken back."));
+        assertThat(row(2)).containsOnly("3x5 70%");
+    }
+
+    @Test
+    void whatWasTakenOutComesBackUnderItsNumberWithItsGate() throws Exception {
+        send("/gates", "slot", slotId(1), "gate", "REVERSE_BANDS", "spotter", "Somebody");
+        type(1, 1, "2x5 -20%", "3x1 105% reverse 20kg");
+        Slot slot = club.plan().block().days().get(0).slots().get(1);
+        change("SLOT_REMOVE", "slot", slotId(1));
+        assertThat(club.plan().block().slot(slot.id())).isEmpty();
+        send("/undo").andExpect(flash().attributeExists("done"));
+        assertThat(club.plan().block().slot(slot.id())).contains(slot);
+    }
+
+    /** Two slots of one letter, or at one place, cannot be kept, whoever writes them. */
+    @ParameterizedTest
+    @ValueSource(strings = {"letter = 'A'", "position = 0"})
+    void theDatabaseHoldsLettersAndOrderToo(String alike) {
+        assertThatThrownBy(() -> jdbc.sql("update slot set " + alike + " where id = ?")
+                        .param(Long.valueOf(slotId(1)))
+                        .update())
+                .isInstanceOf(DataIntegrityViolationException.class);
+    }
+
     @Test
     void undoLeavesWhatHasBeenLiftedMeanwhile() throws Exception {
         type(2, 1, "3x5 75%", "3x5 70%");
@@ -297,7 +343,7 @@ class PlanDeskTest extends DeskTesting {
 
     @Test
     void slotsAreAddedMovedChangedAndTakenOut() throws Exception {
-        String day = String.valueOf(club.plan().dayIds().get(0));
+        String day = String.valueOf(club.plan().block().days().get(0).id());
         change("SLOT_ADD", "day", day, "lift", "front-squat", "reason", "quads");
         Slot added = club.plan().block().days().get(0).slots().get(3);
         assertThat(added.letter()).isEqualTo("D");
@@ -323,7 +369,10 @@ class PlanDeskTest extends DeskTesting {
         assertThat(row(2)).containsExactly("3x5 75%", "", "");
         change("SLOT_SET", "slot", slotId(2), "letter", "C", "lift", "front-squat", "reason", "")
                 .andExpect(content().string(containsString("This day has been lifted")));
-        change("DAY_REMOVE", "day", String.valueOf(club.plan().dayIds().get(0)));
+        change(
+                "DAY_REMOVE",
+                "day",
+                String.valueOf(club.plan().block().days().get(0).id()));
         assertThat(row(0)).containsExactly("1 @8", "", "");
     }
 
@@ -331,12 +380,18 @@ class PlanDeskTest extends DeskTesting {
     void daysAreAddedCopiedAndTakenOut() throws Exception {
         change("DAY_ADD", "name", "Bench day", "offset", "2");
         assertThat(club.plan().block().days()).hasSize(2);
-        String first = String.valueOf(club.plan().dayIds().get(0));
+        String first = String.valueOf(club.plan().block().days().get(0).id());
         change("DAY_COPY", "day", first, "name", "Squat again", "offset", "4");
         assertThat(row(club.plan(), 2, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
-        change("DAY_EARLIER", "day", String.valueOf(club.plan().dayIds().get(2)));
+        change(
+                "DAY_EARLIER",
+                "day",
+                String.valueOf(club.plan().block().days().get(2).id()));
         assertThat(club.plan().block().days().get(1).name()).isEqualTo("Squat again");
-        change("DAY_REMOVE", "day", String.valueOf(club.plan().dayIds().get(1)));
+        change(
+                "DAY_REMOVE",
+                "day",
+                String.valueOf(club.plan().block().days().get(1).id()));
         assertThat(club.plan().block().days()).hasSize(2);
         send("/undo");
         assertThat(club.plan().block().days()).hasSize(3);
@@ -346,7 +401,8 @@ class PlanDeskTest extends DeskTesting {
     @Test
     void aSlotOrDayOfAnotherClubCannotBeNamed() throws Exception {
         TestClub other = clubs.club();
-        String foreign = String.valueOf(other.plan().slotIds().get(0).get(0));
+        String foreign =
+                String.valueOf(other.plan().block().days().get(0).slots().get(0).id());
         change("SLOT_REMOVE", "slot", foreign).andExpect(status().isUnprocessableContent());
         mvc.perform(get(club.url("/plan?block=" + other.plan().blockId())).with(club.asCoach()))
                 .andExpect(status().isNotFound());
@@ -369,7 +425,7 @@ class PlanDeskTest extends DeskTesting {
 
     @Test
     void moreDaysThanTheProfileSaysAreMarked() throws Exception {
-        String day = String.valueOf(club.plan().dayIds().get(0));
+        String day = String.valueOf(club.plan().block().days().get(0).id());
         change("DAY_COPY", "day", day, "name", "Again", "offset", "3");
         String told = "the block asks for 2 days a week; the lifter has 1.";
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))

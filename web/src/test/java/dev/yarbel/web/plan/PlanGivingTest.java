@@ -10,30 +10,29 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.block.SetDoses;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.block.BlockSummary;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.roster.LifterCard;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Blocks that are given, drawn up by a school or put together from templates; and edits that follow. */
 @YarbelTest
 class PlanGivingTest extends DeskTesting {
-
-    @Autowired
-    private Followers followers;
 
     // ---- giving
 
@@ -50,7 +49,7 @@ class PlanGivingTest extends DeskTesting {
         send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString())
                 .andExpect(status().isOk())
                 .andExpect(content().string(containsString("Given. Look these over")));
-        LifterPlan theirs = plans.current(other, TestSettings.ZONE).orElseThrow();
+        LifterBlock theirs = blocks.current(other, TestSettings.ZONE).orElseThrow();
         assertThat(theirs.name()).isEqualTo("Block");
         assertThat(row(theirs, 0, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
         // 75 % of 120 kg, not of the 200 kg of the lifter it came from
@@ -59,7 +58,7 @@ class PlanGivingTest extends DeskTesting {
         String cell = club.cell(2, 2);
         send("/days/0", "was." + cell, "3x5 77.5%", "dose." + cell, "3x4 80%", "follow", "on")
                 .andExpect(flash().attribute("done", "Followed to 1 block."));
-        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+        assertThat(row(blocks.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
                 .isEqualTo("3x4 80%");
         // with scripts, the answer says so as well
@@ -72,7 +71,7 @@ class PlanGivingTest extends DeskTesting {
                         .param("follow", "on"))
                 .andExpect(content().string(containsString("Followed to 1 block.")));
         type(2, 2, "3x4 80%", "3x3 82.5%");
-        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+        assertThat(row(blocks.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
                 .isEqualTo("3x4 80%");
         assertThat(club.plan().blockId()).isEqualTo(source);
@@ -83,8 +82,8 @@ class PlanGivingTest extends DeskTesting {
     void whatWasChangedThereDoesNotFollow() throws Exception {
         LifterCard other = other();
         send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString());
-        LifterPlan theirs = plans.current(other, TestSettings.ZONE).orElseThrow();
-        String twin = theirs.slotIds().get(0).get(2) + ".2";
+        LifterBlock theirs = blocks.current(other, TestSettings.ZONE).orElseThrow();
+        String twin = theirs.block().days().get(0).slots().get(2).id() + ".2";
         mvc.perform(post("/lifters/" + other.id() + "/plan/days/0")
                 .with(club.asCoach())
                 .with(csrf())
@@ -92,7 +91,7 @@ class PlanGivingTest extends DeskTesting {
                 .param("dose." + twin, "3x5 60%"));
         String cell = club.cell(2, 2);
         send("/days/0", "was." + cell, "3x5 77.5%", "dose." + cell, "3x4 80%", "follow", "on");
-        assertThat(row(plans.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
+        assertThat(row(blocks.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
                 .isEqualTo("3x5 60%");
     }
@@ -107,24 +106,28 @@ class PlanGivingTest extends DeskTesting {
                 .andExpect(content().string(containsString("Choose at least one lifter.")));
     }
 
-    private LifterPlan given(LifterCard other) throws Exception {
+    private LifterBlock given(LifterCard other) throws Exception {
         send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString());
         return of(other);
     }
 
-    private LifterPlan of(LifterCard other) {
-        return plans.current(other, TestSettings.ZONE).orElseThrow();
+    private LifterBlock of(LifterCard other) {
+        return blocks.current(other, TestSettings.ZONE).orElseThrow();
     }
 
     @Test
     void whatSomebodyElseChangedMeanwhileDoesNotFollow() throws Exception {
         LifterCard other = other();
         given(other);
-        LifterPlan before = club.plan();
+        LifterBlock before = club.plan();
         type(2, 1, "3x5 75%", "3x5 70%");
         type(2, 2, "3x5 77.5%", "3x4 80%");
-        CellKey own = new CellKey(before.slotIds().get(0).get(2), 1);
-        followers.cells(club.coach, before, club.plan(), 0, Set.of(own));
+        SetDoses own = new SetDoses(List.of(new SetDoses.Change(
+                before.block().days().get(0).slots().get(2).id(),
+                1,
+                Optional.of(Dose.parse("3x5 75%")),
+                Optional.of(Dose.parse("3x5 70%")))));
+        assertThat(blocks.followWhereAlike(club.coach, before, own).blocks()).isEqualTo(1);
         assertThat(row(of(other), 0, 2)).containsExactly("3x5 75%", "3x5 70%", "3x5 77.5%");
     }
 
@@ -139,7 +142,7 @@ class PlanGivingTest extends DeskTesting {
         assertThat(of(other).block().days().get(0).slots().get(2).letter()).isEqualTo("G");
         change("SLOT_REMOVE", "slot", slotId(1), "follow", "on");
         assertThat(of(other).block().days().get(0).slots()).hasSize(2);
-        String day = String.valueOf(club.plan().dayIds().get(0));
+        String day = String.valueOf(club.plan().block().days().get(0).id());
         change("DAY_COPY", "day", day, "name", "Again", "offset", "3", "follow", "on");
         assertThat(of(other).block().days())
                 .extracting(d -> d.name())
@@ -190,7 +193,7 @@ class PlanGivingTest extends DeskTesting {
     void whereAnEditDoesNotGoTheLifterIsNamedAndTheirBlockStays() throws Exception {
         LifterCard begun = other();
         LifterCard open = other();
-        LifterPlan theirs = given(begun);
+        LifterBlock theirs = given(begun);
         given(open);
         sessions.addHistory(
                 begun,
@@ -312,7 +315,7 @@ class PlanGivingTest extends DeskTesting {
         long before = club.plan().blockId();
         draw().andExpect(status().isOk())
                 .andExpect(content().string(allOf(containsString("not kept yet"), containsString("3x5 80%"))));
-        assertThat(plans.blocksOf(club.lifter)).hasSize(1);
+        assertThat(blocks.of(club.lifter)).hasSize(1);
         String address = draw("keep", "1").andReturn().getResponse().getRedirectedUrl();
         mvc.perform(get(address).with(club.asCoach()))
                 .andExpect(status().isOk())
@@ -324,9 +327,9 @@ class PlanGivingTest extends DeskTesting {
     @Test
     void aBlockThatBeginsBeforeTheOneUnderWayIsOverPutsThatAside() throws Exception {
         send("/new/template", "name", "Another", "start", TestSettings.TODAY.toString(), "weeks", "4", "template", "");
-        assertThat(plans.blocksOf(club.lifter))
-                .filteredOn(block -> block.putAsideOn().isPresent())
-                .extracting(BlockEntity::name)
+        assertThat(blocks.of(club.lifter))
+                .filteredOn(block -> block.putAside().isPresent())
+                .extracting(BlockSummary::name)
                 .containsExactly("Block");
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
                 .andExpect(content().string(containsString("two weeks are no trial")));
@@ -341,7 +344,7 @@ class PlanGivingTest extends DeskTesting {
                 .andExpect(content().string(containsString("The school needs at least 8 weeks.")));
         send("/new", "start", "2026-05-04", "weeks", "8", "lift1", "squat", "school1", "phases")
                 .andExpect(content().string(containsString("Choose at least one day.")));
-        assertThat(plans.blocksOf(club.lifter)).hasSize(1);
+        assertThat(blocks.of(club.lifter)).hasSize(1);
     }
 
     private String template(String kind, String name) throws Exception {
@@ -368,7 +371,7 @@ class PlanGivingTest extends DeskTesting {
         send("/use", "template", scheme, "slot", slotId(0), "week", "2");
         assertThat(row(0)).containsExactly("1 @8", "3x5 75%", "3x5 75%");
         send("/new/template", "template", block, "start", "2026-06-01", "name", "", "weeks", "");
-        assertThat(plans.blocksOf(club.lifter).get(0).name()).isEqualTo("Three weeks");
+        assertThat(blocks.of(club.lifter).get(0).name()).isEqualTo("Three weeks");
         send("/undo");
         assertThat(row(0)).containsExactly("1 @8", "1 @8", "1 @8");
     }
@@ -379,7 +382,7 @@ class PlanGivingTest extends DeskTesting {
         for (String start : List.of("2026-04-06", "2026-05-04", "2026-06-01")) {
             send("/new/template", "template", block, "start", start);
         }
-        long third = plans.blocksOf(club.lifter).get(0).id();
+        long third = blocks.of(club.lifter).get(0).id();
         mvc.perform(get(club.url("/plan?block=" + third)).with(club.asCoach()))
                 .andExpect(content().string(containsString("run 3 of the same block")));
     }

@@ -101,7 +101,8 @@ class SheetTest {
 
     @Test
     void aDoseTypedByHandIsKeptInItsCanonicalFormAndTheLedgerSaysSo() throws Exception {
-        type(club.cell(2, 2), "3x5 77.5%", "4×6 −18 %").andExpect(redirectedUrl(club.url("/plan?day=0")));
+        type(club.cell(2, 2), "3x5 77.5%", "4×6 −18 %")
+                .andExpect(redirectedUrl(club.url("/plan?block=" + club.plan().blockId() + "&day=0")));
         assertThat(dose(2, 2)).contains("4x6 -18%");
         Change change = ledger.latest(club.lifter, 1).get(0);
         assertThat(change.kind()).isEqualTo(ChangeKind.DOSE);
@@ -233,7 +234,14 @@ class SheetTest {
                 .getResponse()
                 .getContentAsString();
         assertThat(Jsoup.parse(page)
-                        .select("#foot-" + club.plan().slotIds().get(0).get(2) + "-1")
+                        .select("#foot-"
+                                + club.plan()
+                                        .block()
+                                        .days()
+                                        .get(0)
+                                        .slots()
+                                        .get(2)
+                                        .id() + "-1")
                         .text())
                 .contains("150 kg", "once more");
         assertThat(page).contains("a week");

@@ -78,6 +78,33 @@ class MigrationTest {
     }
 
     @Test
+    void slotsThatCameToShareALetterOrAPlaceGetOneEach() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_migration_slots")) {
+            migrate(database, "19");
+            database.execute("""
+                    insert into club (name, zone) values ('Old', 'UTC');
+                    insert into account (club_id, username, name, password_hash, role) values (1, 'o', 'O', 'x', 'COACH');
+                    insert into lifter (club_id, name, coach_id, unit, rounding, share_of_estimate)
+                      values (1, 'L', 1, 'KG', 'NEAREST', 95);
+                    insert into block (club_id, lifter_id, name, start_on, weeks) values (1, 1, 'B', '2026-01-05', 4);
+                    insert into block_day (club_id, block_id, position, name, day_offset) values
+                      (1, 1, 0, 'One', 0), (1, 1, 0, 'Two', 2);
+                    insert into slot (club_id, block_day_id, position, letter, lift, removed_at) values
+                      (1, 1, 0, 'A', 'squat', null), (1, 1, 0, 'B', 'squat', null), (1, 1, 2, 'B', 'deadlift', null),
+                      (1, 1, 3, 'B', 'bench-press', null), (1, 1, 0, 'A', 'squat', now())""");
+            migrate(database, "latest");
+            assertThat(database.count("""
+                    select count(*) from slot where (position, letter, lift) in
+                      ((0, 'A', 'squat'), (1, 'B', 'squat'), (2, 'C', 'deadlift'), (3, 'D', 'bench-press'))""")).isEqualTo(5);
+            assertThat(database.count("select count(distinct position) from block_day"))
+                    .isEqualTo(2);
+            // numbers that come with their rows do not stand in the way of those that do not
+            database.execute(
+                    "insert into slot (club_id, block_day_id, position, letter, lift) values (1, 2, 0, 'A', 'squat')");
+        }
+    }
+
+    @Test
     void aStoreOfBeforeMovesIntoItsOwnSchemaAndOthersTablesStay() throws Exception {
         try (OwnDatabase database = new OwnDatabase("yarbel_migration_schema")) {
             DataSource source = new DriverManagerDataSource(

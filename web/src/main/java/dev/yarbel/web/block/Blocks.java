@@ -1,0 +1,281 @@
+package dev.yarbel.web.block;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockEdit;
+import dev.yarbel.core.block.SlotId;
+import dev.yarbel.core.equipment.Gym;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.kit.PlannedNeeds;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The blocks of a club's lifters: reading, beginning, giving and editing them. */
+@Service
+@Transactional(readOnly = true)
+public class Blocks implements PlannedNeeds {
+
+    private final BlockRepository blocks;
+    private final BlockStore store;
+    private final BlockEditor editor;
+    private final Following following;
+    private final Gates gates;
+    private final KitShelf kits;
+    private final Book book;
+    private final Ledger ledger;
+    private final Clock clock;
+
+    Blocks(
+            BlockRepository blocks,
+            BlockStore store,
+            BlockEditor editor,
+            Following following,
+            Gates gates,
+            KitShelf kits,
+            Book book,
+            Ledger ledger,
+            Clock clock) {
+        this.blocks = blocks;
+        this.store = store;
+        this.editor = editor;
+        this.following = following;
+        this.gates = gates;
+        this.kits = kits;
+        this.book = book;
+        this.ledger = ledger;
+        this.clock = clock;
+    }
+
+    // ---- reading
+
+    /** The block a lifter is in today; else the last one begun; else the next. Empty when there is none. */
+    public Optional<LifterBlock> current(LifterCard lifter, ZoneId zone) {
+        return open(lifter, zone, Optional.empty());
+    }
+
+    /**
+     * The same from what was read of the lifter already.
+     *
+     * @param kit the gym its loads are made with
+     */
+    public Optional<LifterBlock> current(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
+        return open(
+                lifter,
+                zone,
+                Optional.empty(),
+                kit,
+                start -> start.isBefore(known.since()) ? book.standing(lifter, start) : known);
+    }
+
+    /** The block of a number, or without one the current; empty when the lifter has none such. */
+    public Optional<LifterBlock> open(LifterCard lifter, ZoneId zone, Optional<Long> block) {
+        return open(lifter, zone, block, kits.usual(lifter), start -> book.standing(lifter, start));
+    }
+
+    /** @param standing what the book knows of the lifter, with the log since a day at least */
+    private Optional<LifterBlock> open(
+            LifterCard lifter, ZoneId zone, Optional<Long> number, AtHand kit, Function<LocalDate, Standing> standing) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        return store.find(lifter, number, today).map(stored -> {
+            Standing known = standing.apply(stored.block().start());
+            return LifterBlock.of(lifter, stored, known, kit, resolver(lifter, kit, known), today);
+        });
+    }
+
+    /** The same block as it is kept now. */
+    public LifterBlock reopened(LifterBlock block) {
+        return store.find(block.lifter(), Optional.of(block.blockId()), block.today())
+                .map(stored -> LifterBlock.of(
+                        block.lifter(), stored, block.standing(), block.kit(), block.resolver(), block.today()))
+                .orElse(block);
+    }
+
+    private static Resolver resolver(LifterCard lifter, AtHand kit, Standing standing) {
+        return new Resolver(
+                standing.catalogue(),
+                lift -> kit.loads(standing.catalogue().of(lift)),
+                lifter.rounding(),
+                standing.numbers().withBodyMass(lifter.bodyMass()).with(lifter.demand()));
+    }
+
+    /** The same block with what the lifter has at hand in the gym they train in on a day. */
+    public LifterBlock on(LifterBlock block, LocalDate day) {
+        AtHand kit = kits.on(block.lifter(), day);
+        return block.with(kit, resolver(block.lifter(), kit, block.standing()));
+    }
+
+    /** A lifter's blocks, the latest first. */
+    public List<BlockSummary> of(LifterCard lifter) {
+        return blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()).stream()
+                .map(BlockSummary::of)
+                .toList();
+    }
+
+    @Override
+    public List<Planned> needing(long clubId, Map<Long, String> lifters, Predicate<Gym.Need> missing) {
+        if (lifters.isEmpty()) {
+            return List.of();
+        }
+        LocalDate today = LocalDate.ofInstant(clock.instant(), clock.getZone());
+        Catalogue catalogue = book.catalogue(clubId);
+        return blocks.findSlots(clubId, lifters.keySet()).stream()
+                .filter(row -> !((BlockEntity) row[0]).isOver(today))
+                .filter(row ->
+                        missing.test(catalogue.of(((SlotEntity) row[2]).lift()).need()))
+                .map(row -> new Planned(
+                        lifters.get(((BlockEntity) row[0]).lifterId()),
+                        ((DayEntity) row[1]).name(),
+                        ((SlotEntity) row[2]).letter(),
+                        ((SlotEntity) row[2]).lift()))
+                .toList();
+    }
+
+    // ---- beginning and giving
+
+    /**
+     * Keeps a block without a word in the ledger. Doses that stand behind a gate are left out: a gate is opened slot by slot.
+     *
+     * @param origin where it came from, the same for every run of the same
+     * @return the block's number
+     */
+    @Transactional
+    public long add(LifterCard lifter, Block block, String origin) {
+        Catalogue catalogue = book.catalogue(lifter.clubId());
+        Numbers numbers = book.standing(lifter).numbers();
+        Block open = block.withSlots(slot -> slot.with(slot.doses().stream()
+                .map(asked -> asked.filter(dose -> Gate.before(
+                                catalogue.root(slot.lift()),
+                                dose,
+                                numbers.of(slot.lift()).estimate())
+                        .isEmpty()))
+                .toList()));
+        return store.add(lifter, open, origin);
+    }
+
+    /** Begins a block; one that has not run its course by then is put aside. */
+    @Transactional
+    public long begin(Person coach, LifterCard lifter, Block block, String origin) {
+        long id = add(lifter, block, origin);
+        blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()).stream()
+                .filter(other -> other.id() != id
+                        && other.startOn().isBefore(block.start())
+                        && !other.isOver(block.start())
+                        && other.putAsideOn().isEmpty())
+                .forEach(other -> other.putAsideOn(block.start()));
+        ledger.write(
+                coach,
+                lifter,
+                ChangeKind.BLOCK,
+                List.of("begun", block.name(), block.start().toString()),
+                Optional.empty(),
+                "",
+                block.name());
+        return id;
+    }
+
+    /**
+     * Gives a block to lifters from a day on, each with their own numbers and kit; edits of it can follow to theirs.
+     *
+     * @return theirs
+     */
+    @Transactional
+    public List<LifterBlock> give(Person coach, LifterBlock block, List<LifterCard> lifters, LocalDate start) {
+        return lifters.stream().map(lifter -> give(coach, block, lifter, start)).toList();
+    }
+
+    private LifterBlock give(Person coach, LifterBlock block, LifterCard lifter, LocalDate start) {
+        BlockEntity source = blocks.lock(block.lifter().clubId(), block.lifter().id(), block.blockId())
+                .orElseThrow(NotFoundException::new);
+        String origin = source.origin().isEmpty() ? "block:" + source.id() : source.origin();
+        long copy = begin(coach, lifter, block.block().from(start).toward(Optional.empty()), origin);
+        blocks.lock(lifter.clubId(), lifter.id(), copy).orElseThrow().givenFrom(source.id());
+        return open(lifter, coach.zone(), Optional.of(copy)).orElseThrow();
+    }
+
+    // ---- editing
+
+    /** Takes hold of a block within the caller's transaction, to edit it as it is now; whoever comes later waits. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public HeldBlock hold(LifterBlock block) {
+        return editor.hold(block);
+    }
+
+    /**
+     * Makes an edit of a block that is held, and writes it into the ledger.
+     *
+     * @return whether anything is different; if not, nothing is written
+     * @throws BlockRefused when it does not go, or stands behind a closed gate
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean make(Person coach, HeldBlock held, BlockEdit edit, EditRecord record) {
+        return editor.make(coach, held, edit, record);
+    }
+
+    /** Takes back the latest edit of one's own; its subject in the ledger, or empty when there is none to take back. */
+    @Transactional
+    public Optional<List<String>> undo(Person coach, LifterBlock block) {
+        return editor.undo(coach, editor.hold(block));
+    }
+
+    /** Brings back what was undone last; its subject in the ledger, or empty when nothing was. */
+    @Transactional
+    public Optional<List<String>> redo(Person coach, LifterBlock block) {
+        return editor.redo(coach, editor.hold(block));
+    }
+
+    /** Who changed a dose last; empty where nobody is known. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public String whoChanged(HeldBlock held, SlotId slot, int week) {
+        return editor.whoChanged(held, slot, week);
+    }
+
+    /** Who changed weeks, days or slots last; empty where nobody is known. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public String whoChanged(HeldBlock held) {
+        return editor.whoChanged(held);
+    }
+
+    /** Has an edit that goes as a whole or not at all follow to the blocks given from this one, each by itself. */
+    @Transactional(propagation = Propagation.NEVER)
+    public Followed follow(Person coach, LifterBlock before, BlockEdit edit) {
+        return follow(coach, before, edit, true);
+    }
+
+    /** Has as much of an edit follow as overwrites nothing there. */
+    @Transactional(propagation = Propagation.NEVER)
+    public Followed followWhereAlike(Person coach, LifterBlock before, BlockEdit edit) {
+        return follow(coach, before, edit, false);
+    }
+
+    private Followed follow(Person coach, LifterBlock before, BlockEdit edit, boolean whole) {
+        return following.follow(
+                coach, before, edit, whole, (lifter, number) -> open(lifter, coach.zone(), Optional.of(number))
+                        .orElseThrow());
+    }
+
+    /** Opens a gate of a slot in a coach's own name, with the spotter who will stand by. */
+    @Transactional
+    public void openGate(Person coach, LifterBlock block, SlotId slot, Gate gate, String spotter) {
+        gates.open(coach, block, slot, gate, spotter);
+    }
+}

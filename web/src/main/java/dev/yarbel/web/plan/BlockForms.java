@@ -1,0 +1,281 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockEdit;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.DayEdit;
+import dev.yarbel.core.block.DayId;
+import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.SlotEdit;
+import dev.yarbel.core.block.SlotId;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.block.WeekEdit;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.shape.Taper;
+import dev.yarbel.web.block.BlockRefused;
+import dev.yarbel.web.block.EditRecord;
+import dev.yarbel.web.block.HeldBlock;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.UnreadableException;
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+
+/** Reads what the forms beside the sheet ask of a block's weeks, days and slots: the only place that knows their fields. */
+final class BlockForms {
+
+    /** What can be asked for, as forms name it. */
+    enum Kind {
+        WEEK_INSERT,
+        WEEK_COPY,
+        WEEK_REMOVE,
+        WEEK_EARLIER,
+        WEEK_LATER,
+        WEEK_SHAPE,
+        PHASE_LENGTHEN,
+        SLOT_ADD,
+        SLOT_REMOVE,
+        SLOT_UP,
+        SLOT_DOWN,
+        SLOT_SET,
+        DAY_ADD,
+        DAY_COPY,
+        DAY_REMOVE,
+        DAY_EARLIER,
+        DAY_LATER,
+        DAY_SET,
+        BLOCK_SET,
+        BLOCK_SHIFT,
+        CONTEST_SHAPE;
+
+        /** Whether it goes for the blocks given from one as well; name, start and contest are each lifter's own. */
+        boolean canFollow() {
+            return this != BLOCK_SET && this != BLOCK_SHIFT && this != CONTEST_SHAPE;
+        }
+    }
+
+    /** An edit, and what the ledger says of it. */
+    record Asked(BlockEdit edit, EditRecord record) {}
+
+    private static final int LONGEST_NAME = 40;
+    private static final int MOST_REPEATS = 12;
+
+    private final HeldBlock held;
+    private final Block block;
+    private final Typed typed;
+
+    private BlockForms(HeldBlock held, Typed typed) {
+        this.held = held;
+        this.block = held.block();
+        this.typed = typed;
+    }
+
+    /**
+     * Reads a form.
+     *
+     * @throws UnreadableException when a field cannot be used
+     * @throws BlockRefused when it is about something that is not there
+     */
+    static Asked read(Kind kind, HeldBlock held, Typed typed) {
+        return new BlockForms(held, typed).read(kind);
+    }
+
+    private Asked read(Kind kind) {
+        return switch (kind) {
+            case WEEK_INSERT -> asked(kind, week() + 1, WeekEdit.Insert.empty(week()));
+            case WEEK_COPY -> asked(kind, week() + 1, new WeekEdit.Repeat(week()));
+            case WEEK_REMOVE -> asked(kind, week() + 1, WeekEdit.Remove.of(block, week()));
+            case WEEK_EARLIER -> asked(kind, week() + 1, new WeekEdit.Move(week(), week() - 1));
+            case WEEK_LATER -> asked(kind, week() + 1, new WeekEdit.Move(week(), week() + 1));
+            case WEEK_SHAPE -> asked(kind, week() + 1, shape());
+            case PHASE_LENGTHEN -> asked(kind, week() + 1, lengthened());
+            case SLOT_ADD -> addedSlot(kind);
+            case SLOT_REMOVE -> asked(kind, slot().letter(), new SlotEdit.Remove(slot()));
+            case SLOT_UP -> asked(kind, slot().letter(), SlotEdit.Move.of(block, slot().id(), -1, held.read()));
+            case SLOT_DOWN -> asked(kind, slot().letter(), SlotEdit.Move.of(block, slot().id(), 1, held.read()));
+            case SLOT_SET -> asked(kind, slot().letter(), setSlot());
+            case DAY_ADD -> addedDay(kind);
+            case DAY_COPY -> asked(kind, day().name(), copiedDay());
+            case DAY_REMOVE -> asked(kind, day().name(), new DayEdit.Remove(day()));
+            case DAY_EARLIER -> asked(kind, day().name(), new DayEdit.Move(day().id(), -1));
+            case DAY_LATER -> asked(kind, day().name(), new DayEdit.Move(day().id(), 1));
+            case DAY_SET -> asked(kind, day().name(), DayEdit.Set.of(block, day().id(), dayTitle()));
+            case BLOCK_SET -> renamed(kind);
+            case BLOCK_SHIFT -> started(kind);
+            case CONTEST_SHAPE -> shapedForContest(kind);
+        };
+    }
+
+    private static Asked asked(Kind kind, Object about, BlockEdit edit) {
+        String code = kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return new Asked(edit, EditRecord.of(code, about));
+    }
+
+    // ---- weeks
+
+    private int week() {
+        return typed.read("week", text -> Reading.number(text, 1, block.weeks())) - 1;
+    }
+
+    private BlockEdit shape() {
+        BlockWeek week =
+                new BlockWeek(typed.read("phase", text -> Reading.choice(Phase.class, text)), typed.isTicked("deload"));
+        return new WeekEdit.Set(week(), block.shape().get(week()), week);
+    }
+
+    private BlockEdit lengthened() {
+        int by = typed.read("by", text -> Reading.number(text, 1, MOST_REPEATS));
+        return new BlockEdit.Several(Collections.nCopies(by, new WeekEdit.Repeat(week())));
+    }
+
+    // ---- slots
+
+    private Slot slot() {
+        return block.slot(new SlotId(typed.read("slot", BlockForms::number)))
+                .orElseThrow(() -> new BlockRefused("gone"));
+    }
+
+    private Asked addedSlot(Kind kind) {
+        TrainingDay day = day();
+        Lift lift = lift();
+        Slot slot = new Slot(
+                held.newSlot(),
+                freeLetter(day),
+                lift,
+                Collections.nCopies(block.weeks(), Optional.empty()),
+                Optional.empty(),
+                reason());
+        return asked(kind, slot.letter(), new SlotEdit.Add(day.id(), day.slots().size(), slot));
+    }
+
+    private static String freeLetter(TrainingDay day) {
+        Set<String> taken = new HashSet<>();
+        day.slots().forEach(slot -> taken.add(slot.letter().substring(0, 1)));
+        return IntStream.rangeClosed('A', 'Z')
+                .mapToObj(c -> String.valueOf((char) c))
+                .filter(letter -> !taken.contains(letter))
+                .findFirst()
+                .orElseThrow(() -> new BlockRefused("too-many-slots"));
+    }
+
+    private BlockEdit setSlot() {
+        Slot slot = slot();
+        String letter = typed.read("letter", BlockForms::letter);
+        SlotEdit.Title title = new SlotEdit.Title(letter, lift(), reason());
+        boolean taken = block.dayOf(slot.id()).orElseThrow().slots().stream()
+                .anyMatch(
+                        other -> !other.id().equals(slot.id()) && other.letter().equals(letter));
+        if (taken) {
+            throw new UnreadableException("plan.letter-taken").in("letter");
+        }
+        return SlotEdit.Set.of(block, slot.id(), title);
+    }
+
+    private Lift lift() {
+        return typed.read("lift", key -> lift(held.read().standing().catalogue(), key));
+    }
+
+    private Optional<String> reason() {
+        return typed.readIfAny("reason", text -> line(text, LONGEST_NAME * 2));
+    }
+
+    // ---- days
+
+    private TrainingDay day() {
+        return block.day(new DayId(typed.read("day", BlockForms::number))).orElseThrow(() -> new BlockRefused("gone"));
+    }
+
+    private DayEdit.Title dayTitle() {
+        int offset = typed.read("offset", text -> Reading.number(text, 0, 6));
+        return new DayEdit.Title(typed.read("name", text -> line(text, LONGEST_NAME)), offset);
+    }
+
+    private Asked addedDay(Kind kind) {
+        DayEdit.Title title = dayTitle();
+        TrainingDay day = new TrainingDay(held.newDay(), title.name(), title.offset(), List.of());
+        return asked(kind, title.name(), DayEdit.Add.last(block, day));
+    }
+
+    private BlockEdit copiedDay() {
+        TrainingDay day = day();
+        DayEdit.Title title = dayTitle();
+        Map<SlotId, SlotId> slots = new HashMap<>();
+        day.slots().forEach(slot -> slots.put(slot.id(), held.newSlot()));
+        return new DayEdit.Copy(day.id(), held.newDay(), title, slots);
+    }
+
+    // ---- the block
+
+    private Asked renamed(Kind kind) {
+        BlockEdit.Title title = new BlockEdit.Title(
+                typed.read("name", text -> line(text, LONGEST_NAME)), typed.readIfAny("contest", Reading::day));
+        return asked(
+                kind, title.name(), new BlockEdit.Rename(new BlockEdit.Title(block.name(), block.contest()), title));
+    }
+
+    private Asked started(Kind kind) {
+        LocalDate start = typed.read("start", Reading::day);
+        return asked(kind, start, new BlockEdit.Start(block.start(), start));
+    }
+
+    /** Rewrites the doses around a contest for it; days that were lifted stay. */
+    private Asked shapedForContest(Kind kind) {
+        LocalDate contest = typed.read("contest", text -> {
+            LocalDate day = Reading.day(text);
+            if (!day.isAfter(block.start()) || day.isAfter(block.end().plusDays(Taper.DAYS))) {
+                throw new UnreadableException("alter.contest-far", Taper.DAYS);
+            }
+            return day;
+        });
+        LifterBlock read = held.read();
+        Taper taper = new Taper(contest, read.standing().catalogue(), read.resolver()::numbers);
+        Block shaped = taper.over(
+                block, (day, week) -> read.isFinished(block.days().get(day).id(), week));
+        return asked(kind, contest, BlockEdit.between(block, shaped));
+    }
+
+    // ---- reading
+
+    /** A name on one line. */
+    static String line(String text, int most) {
+        return Reading.words(text.replaceAll("\\p{Cntrl}", " "), most);
+    }
+
+    /** The number of a day or slot as the page names it. */
+    static long number(String text) {
+        try {
+            return Long.parseLong(text);
+        } catch (NumberFormatException none) {
+            throw new BlockRefused("gone");
+        }
+    }
+
+    private static String letter(String text) {
+        String letter = text.toUpperCase(Locale.ROOT);
+        if (!letter.matches("[A-Z][1-9]?")) {
+            throw new UnreadableException("plan.letter-wrong");
+        }
+        return letter;
+    }
+
+    /** A lift of the club by its key. */
+    static Lift lift(Catalogue catalogue, String key) {
+        return catalogue.all().stream()
+                .map(Variation::lift)
+                .filter(lift -> lift.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new UnreadableException("plan.no-such-lift"));
+    }
+}

@@ -1,8 +1,0 @@
-package dev.yarbel.web.plan;
-
-import org.springframework.data.repository.Repository;
-
-interface DayRepository extends Repository<DayEntity, Long> {
-
-    DayEntity save(DayEntity entity);
-}
