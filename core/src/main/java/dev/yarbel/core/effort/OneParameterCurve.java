@@ -3,6 +3,7 @@ package dev.yarbel.core.effort;
 import dev.yarbel.core.measure.Percent;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.Optional;
 
 /**
  * The share 1 / (1 + k·(n − 1)) for n repetitions in all.
@@ -42,6 +43,11 @@ public record OneParameterCurve(BigDecimal k) implements RepCurve {
         BigDecimal further = BigDecimal.valueOf(reps.halves() - 2L).divide(BigDecimal.valueOf(2));
         BigDecimal divisor = BigDecimal.ONE.add(k.multiply(further));
         return Percent.ofShare(BigDecimal.ONE.divide(divisor, MathContext.DECIMAL64));
+    }
+
+    @Override
+    public Optional<RepFormula> formula() {
+        return Optional.empty();
     }
 
     @Override

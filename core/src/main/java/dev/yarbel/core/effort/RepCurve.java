@@ -3,6 +3,7 @@ package dev.yarbel.core.effort;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * The share of the one-repetition maximum that a lifter can lift for a number of repetitions in all; the whole max for a
@@ -27,6 +28,9 @@ public sealed interface RepCurve permits OneParameterCurve, RepFormula {
             }
         });
     }
+
+    /** The published formula it is; empty for a lifter's own steepness. */
+    Optional<RepFormula> formula();
 
     /** What {@link #parse} reads. */
     String key();

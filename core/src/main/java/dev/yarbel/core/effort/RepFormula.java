@@ -78,6 +78,11 @@ public enum RepFormula implements RepCurve {
     }
 
     @Override
+    public Optional<RepFormula> formula() {
+        return Optional.of(this);
+    }
+
+    @Override
     public String key() {
         return name().toLowerCase(Locale.ROOT);
     }

@@ -4,6 +4,7 @@ import dev.yarbel.core.measure.Mass;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -44,8 +45,8 @@ public final class FixedLoads extends Loads {
     }
 
     @Override
-    public boolean takesPlates() {
-        return false;
+    public Optional<Loader> loader() {
+        return Optional.empty();
     }
 
     @Override

@@ -85,8 +85,8 @@ public final class Loader extends Loads {
     }
 
     @Override
-    public boolean takesPlates() {
-        return true;
+    public Optional<Loader> loader() {
+        return Optional.of(this);
     }
 
     @Override

@@ -3,6 +3,7 @@ package dev.yarbel.core.equipment;
 import dev.yarbel.core.measure.Mass;
 import java.util.AbstractList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Every load that one bar with its plates, or one row of fixed pieces, can make, and how a load that was asked for fits
@@ -28,7 +29,12 @@ public abstract sealed class Loads permits Loader, FixedLoads {
     public abstract String name();
 
     /** Whether plates make the load; fixed pieces are picked up whole. */
-    public abstract boolean takesPlates();
+    public boolean takesPlates() {
+        return loader().isPresent();
+    }
+
+    /** The bar and plates that make it; empty for fixed pieces. */
+    public abstract Optional<Loader> loader();
 
     public Mass lightest() {
         return at(0);

@@ -57,8 +57,40 @@ public final class NoviceStart {
     /** What follows from the sets so far. */
     public sealed interface Step {
 
+        /**
+         * What a test that is over found.
+         *
+         * @param max what the sets speak for, at least
+         */
+        record Found(Mass max, Mass workingMax) {}
+
+        /** What the test found; empty while it runs, and where it found nothing. */
+        default Optional<Found> found() {
+            return Optional.empty();
+        }
+
+        /** Asks what kind this is. */
+        <T> T accept(Visitor<T> visitor);
+
+        /** What somebody makes of each of them. */
+        interface Visitor<T> {
+
+            T another(Another another);
+
+            T over(Over over);
+
+            T ended(Ended ended);
+
+            T tooHeavy(TooHeavy tooHeavy);
+        }
+
         /** Another set of five. */
-        record Another(Mass load) implements Step {}
+        record Another(Mass load) implements Step {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.another(this);
+            }
+        }
 
         /**
          * The test is over.
@@ -67,13 +99,38 @@ public final class NoviceStart {
          * @param workingMax 90 % of it
          * @param overshot whether fewer than three were left, or a set was missed: the last step was too large
          */
-        record Over(Mass max, Mass workingMax, boolean overshot) implements Step {}
+        record Over(Mass max, Mass workingMax, boolean overshot) implements Step {
+            @Override
+            public Optional<Found> found() {
+                return Optional.of(new Found(max, workingMax));
+            }
+
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.over(this);
+            }
+        }
 
         /** The kit or the day ended before three repetitions were left: the max is at least this. */
-        record Ended(Mass atLeast, Mass workingMax) implements Step {}
+        record Ended(Mass atLeast, Mass workingMax) implements Step {
+            @Override
+            public Optional<Found> found() {
+                return Optional.of(new Found(atLeast, workingMax));
+            }
+
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.ended(this);
+            }
+        }
 
         /** Five were not there with the lightest load. */
-        record TooHeavy() implements Step {}
+        record TooHeavy() implements Step {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.tooHeavy(this);
+            }
+        }
     }
 
     /** What to do after the sets so far; the first set is the lightest load there is. */
@@ -90,8 +147,9 @@ public final class NoviceStart {
         if (missed.isPresent()) {
             return afterMiss(sets, made.get(), missed.get(), loads, curve);
         }
-        if (last.effort() instanceof Effort.Rated rated && rated.rpe().compareTo(THREE_LEFT) >= 0) {
-            return over(last, rated.rpe().compareTo(THREE_LEFT) > 0, curve);
+        Optional<Rpe> rated = last.effort().rating().filter(rpe -> rpe.compareTo(THREE_LEFT) >= 0);
+        if (rated.isPresent()) {
+            return over(last, rated.get().compareTo(THREE_LEFT) > 0, curve);
         }
         Mass heavier = heavier(sets, loads);
         if (sets.size() >= MOST_SETS || !heavier.isGreaterThan(last.load())) {
@@ -102,7 +160,7 @@ public final class NoviceStart {
     }
 
     private static boolean isMissed(TestSet set) {
-        return set.effort() instanceof Effort.Missed;
+        return set.effort().isMissed();
     }
 
     /** A step that was far too large is halved, once; else what was made last speaks. */
@@ -119,7 +177,7 @@ public final class NoviceStart {
     private static Mass heavier(List<TestSet> sets, Loads loads) {
         TestSet last = sets.get(sets.size() - 1);
         Percent easy = sets.size() <= EASY_STEPS.size() ? EASY_STEPS.get(sets.size() - 1) : LAST_EASY_STEP;
-        Percent step = last.effort() instanceof Effort.MoreThanFourLeft ? easy : NEAR_STEP;
+        Percent step = last.effort().isMoreThanFourLeft() ? easy : NEAR_STEP;
         Mass heavier = loads.round(last.load().times(step), Rounding.NEAREST);
         return heavier.isGreaterThan(last.load())
                 ? heavier
@@ -133,7 +191,7 @@ public final class NoviceStart {
 
     /** More than four left speaks for four at least. */
     private static Mass max(TestSet set, RepCurve curve) {
-        Rpe rpe = set.effort() instanceof Effort.Rated rated ? rated.rpe() : Rpe.LOWEST_THAT_ESTIMATES;
+        Rpe rpe = set.effort().rating().orElse(Rpe.LOWEST_THAT_ESTIMATES);
         return curve.max(set.load(), RepsInAll.of(REPS, rpe));
     }
 

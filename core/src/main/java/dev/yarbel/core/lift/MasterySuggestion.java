@@ -57,14 +57,62 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
 
         Mastery speaksFor();
 
+        /** Whether it is weighed against the others; shortness of breath only ever holds back. */
+        boolean isWeighed();
+
+        /** Asks what kind this is. */
+        <T> T accept(Visitor<T> visitor);
+
+        /** What somebody makes of each of them. */
+        interface Visitor<T> {
+
+            T history(History history);
+
+            T alike(Alike alike);
+
+            T breath(Breath breath);
+
+            T strength(Strength strength);
+        }
+
         /** So many months in that very lift. */
-        record History(long months, Mastery speaksFor) implements Reason {}
+        record History(long months, Mastery speaksFor) implements Reason {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.history(this);
+            }
+
+            @Override
+            public boolean isWeighed() {
+                return true;
+            }
+        }
 
         /** How alike the repetitions look. */
-        record Alike(Consistency consistency, Mastery speaksFor) implements Reason {}
+        record Alike(Consistency consistency, Mastery speaksFor) implements Reason {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.alike(this);
+            }
+
+            @Override
+            public boolean isWeighed() {
+                return true;
+            }
+        }
 
         /** Out of breath after little work with the body alone. */
-        record Breath(Mastery speaksFor) implements Reason {}
+        record Breath(Mastery speaksFor) implements Reason {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.breath(this);
+            }
+
+            @Override
+            public boolean isWeighed() {
+                return false;
+            }
+        }
 
         /**
          * The max as a share of body mass.
@@ -73,7 +121,17 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
          * @param advancedFrom the share from which they are advanced
          */
         record Strength(Percent ofBodyMass, Percent intermediateFrom, Percent advancedFrom, Mastery speaksFor)
-                implements Reason {}
+                implements Reason {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.strength(this);
+            }
+
+            @Override
+            public boolean isWeighed() {
+                return true;
+            }
+        }
     }
 
     /**
@@ -114,7 +172,7 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
             return Optional.empty();
         }
         List<Mastery> levels = reasons.stream()
-                .filter(reason -> !(reason instanceof Reason.Breath))
+                .filter(Reason::isWeighed)
                 .map(Reason::speaksFor)
                 .sorted(Comparator.naturalOrder())
                 .toList();

@@ -40,10 +40,7 @@ public record Dose(List<Part> parts) {
      */
     public static Dose parse(String shorthand) {
         DoseParser.Result result = DoseParser.parse(shorthand);
-        if (result instanceof DoseParser.Read read) {
-            return read.dose();
-        }
-        throw new IllegalArgumentException(shorthand + ": " + result);
+        return result.dose().orElseThrow(() -> new IllegalArgumentException(shorthand + ": " + result));
     }
 
     /** The first part, which most doses consist of. */

@@ -43,14 +43,34 @@ import java.util.regex.Pattern;
 public final class DoseParser {
 
     /** What came of reading: a dose, or where and why it could not be read. */
-    public sealed interface Result {}
+    public sealed interface Result {
+
+        /** The dose, where it could be read. */
+        Optional<Dose> dose();
+
+        /** Why it could not; empty where it could. */
+        Optional<Unreadable> trouble();
+
+        /** Whether a load was written without a unit, and taken in the one given. */
+        boolean unitGuessed();
+    }
 
     /**
      * The dose that was read.
      *
-     * @param unitGuessed a load was written without a unit, and taken in the one given
+     * @param unitGuessed whether a load was written without a unit, and taken in the one given
      */
-    public record Read(Dose dose, boolean unitGuessed) implements Result {}
+    public record Read(Dose read, boolean unitGuessed) implements Result {
+        @Override
+        public Optional<Dose> dose() {
+            return Optional.of(read);
+        }
+
+        @Override
+        public Optional<Unreadable> trouble() {
+            return Optional.empty();
+        }
+    }
 
     /**
      * Why the text is no dose.
@@ -59,7 +79,22 @@ public final class DoseParser {
      *     missing at its end
      * @param suggestion a text close to it that can be read
      */
-    public record Unreadable(int at, Problem problem, Optional<String> suggestion) implements Result {}
+    public record Unreadable(int at, Problem problem, Optional<String> suggestion) implements Result {
+        @Override
+        public Optional<Dose> dose() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Unreadable> trouble() {
+            return Optional.of(this);
+        }
+
+        @Override
+        public boolean unitGuessed() {
+            return false;
+        }
+    }
 
     /** What is wrong at that character. */
     public enum Problem {

@@ -53,7 +53,7 @@ public record KindOfWork(
         Built built = built(part);
         int reps = built == Built.STAGES
                 ? 0
-                : part.work() instanceof Work.Clusters clusters ? clusters.each() : part.reps();
+                : part.work().clusters().map(Work.Clusters::each).orElse(part.reps());
         return new KindOfWork(
                 built, reps, manners, part.tempo(), part.changing().map(Changing::setUp));
     }
@@ -72,22 +72,69 @@ public record KindOfWork(
     }
 
     private static Built built(Part part) {
-        Work work = part.work();
-        if (part.is(Manner.STAGES)) {
-            return Built.STAGES;
-        }
-        if (work instanceof Work.Straight straight) {
+        return part.is(Manner.STAGES) ? Built.STAGES : part.work().accept(new BuiltOf());
+    }
+
+    private static final class BuiltOf implements Work.Visitor<Built> {
+
+        @Override
+        public Built straight(Work.Straight straight) {
             return straight.isRange() ? Built.RANGE : Built.STRAIGHT;
         }
-        if (work instanceof Work.Clusters) {
-            return Built.CLUSTERS;
+
+        @Override
+        public Built toLimit(Work.ToLimit toLimit) {
+            return Built.TO_LIMIT;
         }
-        if (work instanceof Work.Density) {
-            return Built.DENSITY;
-        }
-        if (work instanceof Work.Climb) {
+
+        @Override
+        public Built climb(Work.Climb climb) {
             return Built.CLIMB;
         }
-        return work instanceof Work.ToLimit ? Built.TO_LIMIT : Built.OTHER;
+
+        @Override
+        public Built clusters(Work.Clusters clusters) {
+            return Built.CLUSTERS;
+        }
+
+        @Override
+        public Built density(Work.Density density) {
+            return Built.DENSITY;
+        }
+
+        @Override
+        public Built until(Work.Until until) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built inAll(Work.InAll inAll) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built repsInTime(Work.RepsInTime repsInTime) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built hold(Work.Hold hold) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built carry(Work.Carry carry) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built rounds(Work.Rounds rounds) {
+            return Built.OTHER;
+        }
+
+        @Override
+        public Built preparation(Work.Preparation preparation) {
+            return Built.OTHER;
+        }
     }
 }

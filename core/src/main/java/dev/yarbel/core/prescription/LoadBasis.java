@@ -26,6 +26,21 @@ public sealed interface LoadBasis {
         public AtRpe(Rpe rpe) {
             this(rpe, rpe);
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.atRpe(this);
+        }
+
+        @Override
+        public Optional<Rpe> rating() {
+            return Optional.of(rpe);
+        }
+
+        @Override
+        public Optional<Rpe> leastRating() {
+            return Optional.of(least);
+        }
     }
 
     /**
@@ -42,6 +57,26 @@ public sealed interface LoadBasis {
 
         public Share(Reference of, Percent percent) {
             this(of, percent, percent);
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.share(this);
+        }
+
+        @Override
+        public Optional<Share> share() {
+            return Optional.of(this);
+        }
+
+        /** Whether it is just the lifter's own body. */
+        public boolean isOwnBody() {
+            return of == Reference.Named.BODY_MASS && percent.equals(Percent.HUNDRED);
+        }
+
+        @Override
+        public boolean hangsOnTop() {
+            return of == Reference.Named.TOP;
         }
     }
 
@@ -66,6 +101,21 @@ public sealed interface LoadBasis {
         public BelowTop(Percent drop) {
             this(drop, drop, false);
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.belowTop(this);
+        }
+
+        @Override
+        public boolean hangsOnTop() {
+            return true;
+        }
+
+        @Override
+        public Optional<BelowTop> belowTop() {
+            return Optional.of(this);
+        }
     }
 
     /** A load as such, in the unit the coach typed. */
@@ -78,6 +128,21 @@ public sealed interface LoadBasis {
                 throw new IllegalArgumentException("a load is more than nothing");
             }
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.fixed(this);
+        }
+
+        @Override
+        public Optional<Mass> written() {
+            return Optional.of(load);
+        }
+
+        @Override
+        public Optional<MassUnit> unitWritten() {
+            return Optional.of(unit);
+        }
     }
 
     /** The lifter's own body and so much more: {@code bw+10kg}. In the unit the coach typed. */
@@ -86,6 +151,11 @@ public sealed interface LoadBasis {
             if (!more.isPositive() || more.isGreaterThan(Fixed.MOST)) {
                 throw new IllegalArgumentException("a load is more than nothing");
             }
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.bodyMassPlus(this);
         }
     }
 
@@ -99,13 +169,43 @@ public sealed interface LoadBasis {
                 throw new IllegalArgumentException("a step goes up to " + MOST);
             }
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.lastTime(this);
+        }
+
+        @Override
+        public Optional<Mass> stepOnLast() {
+            return Optional.of(step);
+        }
     }
 
     /** The load that moves so fast. */
-    record AtSpeed(BarSpeed speed) implements LoadBasis {}
+    record AtSpeed(BarSpeed speed) implements LoadBasis {
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.atSpeed(this);
+        }
+
+        @Override
+        public Optional<BarSpeed> askedSpeed() {
+            return Optional.of(speed);
+        }
+    }
 
     /** As it feels right: the lifter's choice, or nothing to put on. */
-    record ByFeel() implements LoadBasis {}
+    record ByFeel() implements LoadBasis {
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.byFeel(this);
+        }
+
+        @Override
+        public boolean isByFeel() {
+            return true;
+        }
+    }
 
     LoadBasis FEEL = new ByFeel();
 
@@ -116,16 +216,95 @@ public sealed interface LoadBasis {
 
     /** Whether it hangs on another set of the same day. */
     default boolean hangsOnTop() {
-        return this instanceof BelowTop || this instanceof Share share && share.of() == Reference.Named.TOP;
+        return false;
+    }
+
+    /** The rating it asks for, the upper end of a range. */
+    default Optional<Rpe> rating() {
+        return Optional.empty();
+    }
+
+    /** The rating it asks for, the lower end of a range. */
+    default Optional<Rpe> leastRating() {
+        return Optional.empty();
+    }
+
+    /** The speed it asks for. */
+    default Optional<BarSpeed> askedSpeed() {
+        return Optional.empty();
+    }
+
+    /** The share of one of the lifter's numbers that it asks for. */
+    default Optional<Share> share() {
+        return Optional.empty();
+    }
+
+    /** Whether it is a share of a number. */
+    default boolean isShareOf(Reference reference) {
+        return share().filter(share -> share.of().equals(reference)).isPresent();
+    }
+
+    /** How far below the day's top it lies. */
+    default Optional<BelowTop> belowTop() {
+        return Optional.empty();
+    }
+
+    /** The load as such, where the coach wrote one. */
+    default Optional<Mass> written() {
+        return Optional.empty();
+    }
+
+    /** The unit in which that load was written. */
+    default Optional<MassUnit> unitWritten() {
+        return Optional.empty();
+    }
+
+    /** What is added to the last time's load; zero: the same again; empty for what does not go on from there. */
+    default Optional<Mass> stepOnLast() {
+        return Optional.empty();
+    }
+
+    /** Whether it goes on from what was lifted the last time. */
+    default boolean goesOnFromLast() {
+        return stepOnLast().isPresent();
+    }
+
+    /** Whether it is the lifter's choice, or nothing to put on. */
+    default boolean isByFeel() {
+        return false;
     }
 
     /** Whether it is a share of what was lifted the last time: lighter work beside a run, and no session of it. */
     default boolean isShareOfLast() {
-        return this instanceof Share share && share.of() == Reference.Named.LAST;
+        return isShareOf(Reference.Named.LAST);
     }
 
     /** Whether it is a percentage above the lifter's own max. */
     default boolean isAboveMax() {
-        return this instanceof Share share && share.of().isMax() && share.most().isGreaterThan(Percent.HUNDRED);
+        return share().filter(share -> share.of().isMax() && share.most().isGreaterThan(Percent.HUNDRED))
+                .isPresent();
+    }
+
+    /** Asks what kind of load this is. */
+    <T> T accept(Visitor<T> visitor);
+
+    /** What somebody makes of each kind of load; whoever adds a kind says here what becomes of it everywhere. */
+    interface Visitor<T> {
+
+        T atRpe(AtRpe atRpe);
+
+        T share(Share share);
+
+        T belowTop(BelowTop belowTop);
+
+        T fixed(Fixed fixed);
+
+        T bodyMassPlus(BodyMassPlus bodyMassPlus);
+
+        T lastTime(LastTime lastTime);
+
+        T atSpeed(AtSpeed atSpeed);
+
+        T byFeel(ByFeel byFeel);
     }
 }

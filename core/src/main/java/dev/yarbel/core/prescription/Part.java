@@ -12,14 +12,14 @@ import java.util.Optional;
 public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Details details) {
 
     public Part {
-        if (work instanceof Work.Preparation && changing.isPresent()) {
+        if (work.isPreparation() && changing.isPresent()) {
             throw new IllegalArgumentException("preparation needs no chains");
         }
         boolean bounded = details.within().isPresent();
-        if (bounded && (basis instanceof LoadBasis.AtRpe || basis instanceof LoadBasis.ByFeel)) {
+        if (bounded && (basis.rating().isPresent() || basis.isByFeel())) {
             throw new IllegalArgumentException("a rating beside a load, not beside another rating");
         }
-        if (basis instanceof LoadBasis.BelowTop below && below.each() && work.sets() > MOST_STEPPED) {
+        if (basis.belowTop().filter(LoadBasis.BelowTop::each).isPresent() && work.sets() > MOST_STEPPED) {
             throw new IllegalArgumentException("up to " + MOST_STEPPED + " sets that drop from one to the next");
         }
     }
@@ -72,20 +72,18 @@ public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Deta
 
     /** The canonical shorthand of this part. */
     public String shorthand() {
-        StringBuilder text = new StringBuilder(Shorthand.of(work, basis instanceof LoadBasis.AtRpe));
+        StringBuilder text = new StringBuilder(Shorthand.of(work, basis.rating().isPresent()));
         String load = Shorthand.of(basis);
-        if (!load.isEmpty() && !(basis instanceof LoadBasis.ByFeel && Shorthand.needsNoLoad(work))) {
+        if (!load.isEmpty() && !(basis.isByFeel() && Shorthand.needsNoLoad(work))) {
             text.append(' ').append(load);
         }
-        if (work instanceof Work.Until until) {
-            text.append(" until @").append(until.until());
-        }
+        work.repeatsUntil().ifPresent(rpe -> text.append(" until @").append(rpe));
         changing.ifPresent(c -> text.append(' ').append(c.shorthand()));
         return text.append(details.shorthand()).toString();
     }
 
     /** The share of the day's top or of the max it asks for, where it asks for one. */
     public Optional<Percent> percent() {
-        return basis instanceof LoadBasis.Share share ? Optional.of(share.percent()) : Optional.empty();
+        return basis.share().map(LoadBasis.Share::percent);
     }
 }

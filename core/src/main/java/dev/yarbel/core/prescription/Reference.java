@@ -2,6 +2,7 @@ package dev.yarbel.core.prescription;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
+import java.util.Optional;
 
 /** What a percentage is a percentage of. Mixing these up is the classic planning error, so each is named. */
 public sealed interface Reference {
@@ -37,6 +38,16 @@ public sealed interface Reference {
         public Percent most() {
             return most;
         }
+
+        @Override
+        public boolean standsAlone() {
+            return this == BODY_MASS || this == EVENT;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.named(this);
+        }
     }
 
     /**
@@ -55,6 +66,16 @@ public sealed interface Reference {
         public String word() {
             return reps + "rm";
         }
+
+        @Override
+        public boolean standsAlone() {
+            return true;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.repMax(this);
+        }
     }
 
     /** The working max of another lift, by name: {@code of deadlift}. */
@@ -62,6 +83,21 @@ public sealed interface Reference {
         @Override
         public String word() {
             return "of " + lift.key();
+        }
+
+        @Override
+        public boolean standsAlone() {
+            return false;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.other(this);
+        }
+
+        @Override
+        public Optional<Lift> otherLift() {
+            return Optional.of(lift);
         }
     }
 
@@ -71,6 +107,27 @@ public sealed interface Reference {
     /** The largest share of it that makes sense; partial lifts go above the max. */
     default Percent most() {
         return Percent.of(130);
+    }
+
+    /** Whether all of it is written without {@code 100%}. */
+    boolean standsAlone();
+
+    /** Asks what kind of reference this is. */
+    <T> T accept(Visitor<T> visitor);
+
+    /** What somebody makes of each kind of reference. */
+    interface Visitor<T> {
+
+        T named(Named named);
+
+        T repMax(RepMax repMax);
+
+        T other(Other other);
+    }
+
+    /** The other lift whose max it is. */
+    default Optional<Lift> otherLift() {
+        return Optional.empty();
     }
 
     /** Whether it is the lift's own max in some form, so that 100 % of it is a limit. */

@@ -29,14 +29,131 @@ public sealed interface Work {
         return true;
     }
 
+    /** Whether the day decides how much of it is done. */
+    default boolean isOpen() {
+        return false;
+    }
+
+    /** Where its last set goes on to, when it goes on as far as it can. */
+    default Optional<Stop> stop() {
+        return Optional.empty();
+    }
+
+    /** Whether every set goes on as far as it can. */
+    default boolean isToLimit() {
+        return false;
+    }
+
+    /** The rating it climbs to, load added each time. */
+    default Optional<Rpe> climbsTo() {
+        return Optional.empty();
+    }
+
+    /** Whether load is added each time, up to a rating. */
+    default boolean isClimb() {
+        return climbsTo().isPresent();
+    }
+
+    /** The rating until which sets are repeated with the same load. */
+    default Optional<Rpe> repeatsUntil() {
+        return Optional.empty();
+    }
+
+    /** Whether a number of repetitions is asked for in all. */
+    default boolean isInAll() {
+        return false;
+    }
+
+    /** These sets where they are straight ones. */
+    default Optional<Straight> straight() {
+        return Optional.empty();
+    }
+
+    /** These sets where they are done within a time. */
+    default Optional<Density> density() {
+        return Optional.empty();
+    }
+
+    /** These sets where they are rounds of small ones. */
+    default Optional<Clusters> clusters() {
+        return Optional.empty();
+    }
+
+    /** These sets where something is carried or dragged. */
+    default Optional<Carry> carry() {
+        return Optional.empty();
+    }
+
+    /** Whether repetitions are counted against the clock. */
+    default boolean isRepsInTime() {
+        return false;
+    }
+
+    /** Whether how long a set took may be noted: it is carried, held or done in rounds. */
+    boolean isTimed();
+
+    /** Whether it is general preparation before the bar. */
+    default boolean isPreparation() {
+        return false;
+    }
+
+    /** The same without a time in which each set must be done. */
+    default Work withoutTime() {
+        return this;
+    }
+
+    /** Asks what kind of work this is. */
+    <T> T accept(Visitor<T> visitor);
+
+    /** What somebody makes of each kind of work; whoever adds a kind says here what becomes of it everywhere. */
+    interface Visitor<T> {
+
+        T straight(Straight straight);
+
+        T toLimit(ToLimit toLimit);
+
+        T climb(Climb climb);
+
+        T clusters(Clusters clusters);
+
+        T density(Density density);
+
+        T until(Until until);
+
+        T inAll(InAll inAll);
+
+        T repsInTime(RepsInTime repsInTime);
+
+        T hold(Hold hold);
+
+        T carry(Carry carry);
+
+        T rounds(Rounds rounds);
+
+        T preparation(Preparation preparation);
+    }
+
     /** Where a set to the limit ends. */
     sealed interface Stop {
 
+        /** The rating at which it ends; empty: when form breaks. */
+        Optional<Rpe> rating();
+
         /** When form breaks, not when the bar stops. */
-        record Form() implements Stop {}
+        record Form() implements Stop {
+            @Override
+            public Optional<Rpe> rating() {
+                return Optional.empty();
+            }
+        }
 
         /** At a rating. */
-        record At(Rpe rpe) implements Stop {}
+        record At(Rpe rpe) implements Stop {
+            @Override
+            public Optional<Rpe> rating() {
+                return Optional.of(rpe);
+            }
+        }
 
         Stop FORM = new Form();
     }
@@ -70,10 +187,30 @@ public sealed interface Work {
         public boolean isRange() {
             return most > reps;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.straight(this);
+        }
+
+        @Override
+        public Optional<Straight> straight() {
+            return Optional.of(this);
+        }
+
+        @Override
+        public Optional<Stop> stop() {
+            return plus;
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
+        }
     }
 
     /** As many repetitions as possible up to a stop: {@code max}, {@code 2xmax to @9}. */
-    record ToLimit(int sets, Stop stop) implements Work {
+    record ToLimit(int sets, Stop end) implements Work {
         public ToLimit {
             checkSets(sets);
         }
@@ -81,6 +218,31 @@ public sealed interface Work {
         @Override
         public int reps() {
             return 1;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.toLimit(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean isToLimit() {
+            return true;
+        }
+
+        @Override
+        public Optional<Stop> stop() {
+            return Optional.of(end);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
         }
     }
 
@@ -97,6 +259,26 @@ public sealed interface Work {
         @Override
         public int sets() {
             return SETS;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.climb(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public Optional<Rpe> climbsTo() {
+            return Optional.of(until);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
         }
     }
 
@@ -127,6 +309,21 @@ public sealed interface Work {
         public int reps() {
             return within * each;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.clusters(this);
+        }
+
+        @Override
+        public Optional<Clusters> clusters() {
+            return Optional.of(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
+        }
     }
 
     /**
@@ -155,6 +352,21 @@ public sealed interface Work {
         public Duration pace() {
             return time.dividedBy(sets);
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.density(this);
+        }
+
+        @Override
+        public Optional<Density> density() {
+            return Optional.of(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
+        }
     }
 
     /**
@@ -173,6 +385,26 @@ public sealed interface Work {
         public int sets() {
             return SETS;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.until(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public Optional<Rpe> repeatsUntil() {
+            return Optional.of(until);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
+        }
     }
 
     /** So many repetitions in all, in as many goes as are needed: {@code 20 reps}. */
@@ -184,6 +416,26 @@ public sealed interface Work {
         @Override
         public int sets() {
             return 1;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.inAll(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean isInAll() {
+            return true;
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
         }
     }
 
@@ -203,6 +455,26 @@ public sealed interface Work {
         public boolean countsReps() {
             return false;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.repsInTime(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean isTimed() {
+            return false;
+        }
+
+        @Override
+        public boolean isRepsInTime() {
+            return true;
+        }
     }
 
     /** Held for a time: {@code 3x30s}. */
@@ -220,6 +492,16 @@ public sealed interface Work {
         @Override
         public boolean countsReps() {
             return false;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.hold(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return true;
         }
     }
 
@@ -242,6 +524,11 @@ public sealed interface Work {
         }
 
         @Override
+        public Work withoutTime() {
+            return new Carry(sets, distance, unit, Optional.empty());
+        }
+
+        @Override
         public int reps() {
             return 1;
         }
@@ -249,6 +536,21 @@ public sealed interface Work {
         @Override
         public boolean countsReps() {
             return false;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.carry(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return true;
+        }
+
+        @Override
+        public Optional<Carry> carry() {
+            return Optional.of(this);
         }
     }
 
@@ -280,6 +582,21 @@ public sealed interface Work {
         public boolean countsReps() {
             return false;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.rounds(this);
+        }
+
+        @Override
+        public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean isTimed() {
+            return true;
+        }
     }
 
     /** General preparation before the bar: {@code prep 10min}. */
@@ -300,6 +617,21 @@ public sealed interface Work {
 
         @Override
         public boolean countsReps() {
+            return false;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.preparation(this);
+        }
+
+        @Override
+        public boolean isPreparation() {
+            return true;
+        }
+
+        @Override
+        public boolean isTimed() {
             return false;
         }
     }

@@ -2,7 +2,6 @@ package dev.yarbel.core.progress;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.KindOfWork;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 
 /**
@@ -20,7 +19,6 @@ public record LastSession(KindOfWork kind, Run run, Result result, boolean ahead
 
     /** What a part of a dose asks for after it, by the part's own law. */
     public Step next(Part part) {
-        return Law.of(part)
-                .after(run, result, part.basis() instanceof LoadBasis.LastTime last ? last.step() : Mass.ZERO);
+        return Law.of(part).after(run, result, part.basis().stepOnLast().orElse(Mass.ZERO));
     }
 }

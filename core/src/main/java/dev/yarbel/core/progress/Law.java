@@ -1,7 +1,6 @@
 package dev.yarbel.core.progress;
 
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
@@ -41,30 +40,75 @@ public interface Law {
      * steady add for two straight sets and more with a step, or a plus set; otherwise a step more when it was made.
      */
     static Law of(Part part) {
-        Work work = part.work();
-        if (part.is(Manner.STAGES)) {
-            return SetDropStages.LAW;
-        }
-        if (work instanceof Work.Density) {
-            return DensitySingles.LAW;
-        }
-        if (work instanceof Work.Clusters) {
-            return ClusterRounds.LAW;
-        }
-        if (work instanceof Work.Climb) {
-            return ClimbingSets.LAW;
-        }
-        if (work instanceof Work.Straight straight) {
+        return part.is(Manner.STAGES) ? SetDropStages.LAW : part.work().accept(new LawOf(part));
+    }
+
+    /** The law of a part by how its sets are built. */
+    record LawOf(Part part) implements Work.Visitor<Law> {
+
+        @Override
+        public Law straight(Work.Straight straight) {
             if (straight.isRange()) {
                 return RangeThenLoad.LAW;
             }
-            boolean steps = !(part.basis() instanceof LoadBasis.LastTime last)
-                    || last.step().isPositive();
+            boolean steps = part.basis().stepOnLast().filter(Mass::isZero).isEmpty();
             boolean several = straight.sets() > 1 || straight.plus().isPresent();
-            if (steps && several && !part.is(Manner.SPEED)) {
-                return SteadyAdd.LAW;
-            }
+            return steps && several && !part.is(Manner.SPEED) ? SteadyAdd.LAW : LastAndStep.LAW;
         }
-        return LastAndStep.LAW;
+
+        @Override
+        public Law toLimit(Work.ToLimit toLimit) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law climb(Work.Climb climb) {
+            return ClimbingSets.LAW;
+        }
+
+        @Override
+        public Law clusters(Work.Clusters clusters) {
+            return ClusterRounds.LAW;
+        }
+
+        @Override
+        public Law density(Work.Density density) {
+            return DensitySingles.LAW;
+        }
+
+        @Override
+        public Law until(Work.Until until) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law inAll(Work.InAll inAll) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law repsInTime(Work.RepsInTime repsInTime) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law hold(Work.Hold hold) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law carry(Work.Carry carry) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law rounds(Work.Rounds rounds) {
+            return LastAndStep.LAW;
+        }
+
+        @Override
+        public Law preparation(Work.Preparation preparation) {
+            return LastAndStep.LAW;
+        }
     }
 }

@@ -55,7 +55,7 @@ enum SteadyAdd implements Law {
     }
 
     private static int plusReps(Work work, Result result) {
-        return work instanceof Work.Straight straight && straight.plus().isPresent()
+        return work.straight().flatMap(Work.Straight::plus).isPresent()
                 ? result.last().reps()
                 : 0;
     }

@@ -89,9 +89,10 @@ final class PlainRamps {
     /** The load nearest to one asked for that lies at full height, or as it is where none does. */
     private static Loading lightestPull(Loads loads, Mass asked) {
         Loading nearest = loads.fit(asked, Rounding.NEAREST).loading();
-        if (nearest.stack().isFullHeight() || !(loads instanceof Loader loader)) {
+        if (nearest.stack().isFullHeight() || loads.loader().isEmpty()) {
             return nearest;
         }
+        Loader loader = loads.loader().get();
         return loader.kit().plates().heaviestFirst().stream()
                 .map(PlateSet.Pairs::plate)
                 .filter(Plate::isFullSize)

@@ -76,10 +76,10 @@ public final class RampPlanner {
     }
 
     private static Ramp even(Loads loads, Mass top, Start start) {
-        if (!(loads instanceof Loader loader) || start.warm().isPresent() || start.fromTheFloor()) {
+        if (loads.loader().isEmpty() || start.warm().isPresent() || start.fromTheFloor()) {
             return shrinking(loads, top, start);
         }
-        return PlainRamps.even(loader, top).orElseGet(() -> {
+        return PlainRamps.even(loads.loader().get(), top).orElseGet(() -> {
             Ramp ramp = shrinking(loads, top, start);
             Set<Ramp.Remark> remarks = EnumSet.of(Ramp.Remark.NO_EVEN_JUMPS);
             remarks.addAll(ramp.remarks());
@@ -88,7 +88,7 @@ public final class RampPlanner {
     }
 
     private static Ramp shrinking(Loads loads, Mass top, Start start) {
-        return loads instanceof Loader loader ? withPlates(loader, top, start) : withPieces(loads, top);
+        return loads.loader().map(loader -> withPlates(loader, top, start)).orElseGet(() -> withPieces(loads, top));
     }
 
     /** Up a row of fixed pieces: the ones nearest to the usual shares, each heavier than the one before. */

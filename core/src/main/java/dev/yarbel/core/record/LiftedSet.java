@@ -22,7 +22,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
         if (details.helped() > reps) {
             throw new IllegalArgumentException("no more repetitions can be helped than were made");
         }
-        if (reps < 0 || reps > 100 || reps == 0 && !(effort instanceof Effort.Missed)) {
+        if (reps < 0 || reps > 100 || reps == 0 && !effort.isMissed()) {
             throw new IllegalArgumentException("a set has 1 to 100 repetitions, or was missed");
         }
     }
@@ -39,7 +39,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
 
     /** Whether the planned repetitions were made. */
     public boolean made() {
-        return !(effort instanceof Effort.Missed);
+        return !effort.isMissed();
     }
 
     /**
@@ -56,12 +56,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
                         .isPresent()) {
             return Optional.empty();
         }
-        Optional<RepsInAll> inAll = Optional.empty();
-        if (effort instanceof Effort.Rated rated && rated.rpe().estimates()) {
-            inAll = Optional.of(RepsInAll.of(reps, rated.rpe()));
-        } else if (effort instanceof Effort.Missed && reps > 0) {
-            inAll = Optional.of(RepsInAll.of(reps, Rpe.LIMIT));
-        }
-        return inAll.filter(RepsInAll::estimates);
+        Optional<Rpe> rated = effort.isMissed() && reps > 0 ? Optional.of(Rpe.LIMIT) : effort.rating();
+        return rated.filter(Rpe::estimates).map(rpe -> RepsInAll.of(reps, rpe)).filter(RepsInAll::estimates);
     }
 }

@@ -74,12 +74,12 @@ public final class BlockReview {
             for (int day = 0; day < plan.block().days().size(); day++) {
                 List<ResolvedLoad> loads = plan.projection().loads(day, week);
                 for (int i = 0; i < loads.size() && !plan.known().isLifted(day, week); i++) {
-                    if (!(loads.get(i) instanceof ResolvedLoad.Known known)) {
+                    if (loads.get(i).known().isEmpty()) {
                         continue;
                     }
                     Lift lift =
                             plan.projection().prescriptions(day, week).get(i).lift();
-                    Fit fit = known.fit();
+                    Fit fit = loads.get(i).known().get().fit();
                     if (fit.limit() == Fit.Limit.BEYOND_THE_PLATES) {
                         over++;
                         if (heaviest == null || fit.asked().isGreaterThan(heaviest.asked())) {

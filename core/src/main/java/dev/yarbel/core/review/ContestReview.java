@@ -6,7 +6,6 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.shape.Taper;
@@ -120,7 +119,7 @@ final class ContestReview {
 
     private static int sets(Optional<Dose> dose) {
         return dose.map(d -> d.parts().stream()
-                        .filter(part -> !(part.work() instanceof Work.Preparation))
+                        .filter(part -> !part.work().isPreparation())
                         .mapToInt(part -> part.sets())
                         .sum())
                 .orElse(0);

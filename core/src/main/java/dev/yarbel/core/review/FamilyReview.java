@@ -9,10 +9,8 @@ import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.school.School;
@@ -113,9 +111,7 @@ final class FamilyReview {
     /** Whether a dose is held against the zone's upper end: what is led by rating finds its own load, and partials and
      * lowering have a law of their own. */
     private static boolean isHeldToZone(Dose dose) {
-        return !(dose.first().basis() instanceof LoadBasis.AtRpe)
-                && !dose.is(Manner.PARTIAL)
-                && !dose.is(Manner.LOWERING);
+        return dose.first().basis().rating().isEmpty() && !dose.is(Manner.PARTIAL) && !dose.is(Manner.LOWERING);
     }
 
     /** The heaviest share a slot asks for. */
@@ -254,9 +250,10 @@ final class FamilyReview {
 
     private static boolean isToTheLimit(Part part) {
         Rpe nearly = Rpe.parse("9.5");
-        return part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.Straight straight
-                        && straight.plus().isPresent()
-                || part.basis() instanceof LoadBasis.AtRpe at && at.rpe().compareTo(nearly) >= 0;
+        return part.work().stop().isPresent()
+                || part.basis()
+                        .rating()
+                        .filter(rpe -> rpe.compareTo(nearly) >= 0)
+                        .isPresent();
     }
 }

@@ -9,7 +9,6 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -66,9 +65,7 @@ public enum Gate {
             if (isOverloadedLowering(part, max)) {
                 gates.add(OVERLOADED_LOWERING);
             }
-            boolean toTheLimit = part.work() instanceof Work.ToLimit limit
-                    && !(limit.stop() instanceof Work.Stop.At at && at.rpe().halvesLeft() >= 4);
-            if (root.equals(Lift.DEADLIFT) && (toTheLimit || isPlusSetNearTheLimit(part, max))) {
+            if (root.equals(Lift.DEADLIFT) && endsAtTheLimit(part, max)) {
                 gates.add(LIMIT_PULLS);
             }
         }
@@ -80,16 +77,21 @@ public enum Gate {
                 && share(part, max).filter(share -> share.isGreaterThan(WHOLE)).isPresent();
     }
 
-    /** A plus set of a pull at 85 % and more, or asked for at 9 and harder: it ends at the limit (a starting value of ours). */
-    private static boolean isPlusSetNearTheLimit(Part part, Optional<Mass> max) {
-        boolean plus = part.work() instanceof Work.Straight straight
-                && straight.plus()
-                        .filter(stop ->
-                                !(stop instanceof Work.Stop.At at && at.rpe().halvesLeft() >= 4))
-                        .isPresent();
-        boolean hard = part.basis() instanceof LoadBasis.AtRpe at && at.rpe().halvesLeft() <= 2;
-        return plus
-                && (hard
+    /**
+     * Whether sets go on to the limit; a plus set where it is asked for at 85 % and more, or at 9 and harder (a starting value
+     * of ours).
+     */
+    private static boolean endsAtTheLimit(Part part, Optional<Mass> max) {
+        boolean goesOn = part.work()
+                .stop()
+                .filter(stop ->
+                        stop.rating().filter(rpe -> rpe.halvesLeft() >= 4).isEmpty())
+                .isPresent();
+        boolean hard =
+                part.basis().rating().filter(rpe -> rpe.halvesLeft() <= 2).isPresent();
+        return goesOn
+                && (part.work().isToLimit()
+                        || hard
                         || share(part, max)
                                 .filter(share -> !share.isLessThan(NEAR_THE_LIMIT))
                                 .isPresent());
@@ -97,12 +99,11 @@ public enum Gate {
 
     /** The share of the max that a part asks for: as it is written, or a load in figures beside the estimate. */
     private static Optional<Percent> share(Part part, Optional<Mass> max) {
-        if (part.basis() instanceof LoadBasis.Share share && share.of().isMax()) {
-            return Optional.of(share.most());
-        }
-        return part.basis() instanceof LoadBasis.Fixed fixed
-                ? max.map(known -> fixed.load().percentOf(known))
-                : Optional.empty();
+        return part.basis()
+                .share()
+                .filter(share -> share.of().isMax())
+                .map(LoadBasis.Share::most)
+                .or(() -> part.basis().written().flatMap(load -> max.map(load::percentOf)));
     }
 
     /** What is missing before it may be planned; a named spotter is always asked for. */

@@ -1,19 +1,19 @@
 package dev.yarbel.core.review;
 
 import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.school.School;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -64,8 +64,7 @@ final class SchoolReview {
     private static boolean hangsOnGoal(Slot slot) {
         return slot.doses().stream()
                 .flatMap(dose -> dose.stream())
-                .anyMatch(dose ->
-                        dose.first().basis() instanceof LoadBasis.Share share && share.of() == Reference.Named.GOAL);
+                .anyMatch(dose -> dose.first().basis().isShareOf(Reference.Named.GOAL));
     }
 
     private void hardDays() {
@@ -97,14 +96,12 @@ final class SchoolReview {
     }
 
     private static boolean isNearTheLimit(Part part) {
-        if (part.basis() instanceof LoadBasis.AtRpe at) {
-            return at.rpe().halvesLeft() <= ONE_LEFT;
-        }
-        if (part.work() instanceof Work.Climb climb) {
-            return climb.until().halvesLeft() <= ONE_LEFT;
-        }
-        return part.basis() instanceof LoadBasis.Share share
-                && share.of().isMax()
-                && !share.most().isLessThan(NEAR_THE_LIMIT);
+        Optional<Rpe> rating = part.basis().rating().or(part.work()::climbsTo);
+        return rating.isPresent()
+                ? rating.get().halvesLeft() <= ONE_LEFT
+                : part.basis()
+                        .share()
+                        .filter(share -> share.of().isMax() && !share.most().isLessThan(NEAR_THE_LIMIT))
+                        .isPresent();
     }
 }

@@ -12,7 +12,6 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.ShrinkingSteps;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
@@ -58,7 +57,8 @@ final class SlotReview {
                 .filter(ache -> ache.isLoadedBy(lift, plan.catalogue()))
                 .forEach(ache -> plan.mark(Kind.ACHE, whole, lift, ache.place()));
         boolean loaded = weeks.stream()
-                .anyMatch(week -> !(slot.doses().get(week).orElseThrow().first().work() instanceof Work.Preparation));
+                .anyMatch(week ->
+                        !slot.doses().get(week).orElseThrow().first().work().isPreparation());
         if (loaded && plan.resolver().kit(lift).isEmpty()) {
             plan.mark(Kind.KIT_GONE, whole, lift);
         }
@@ -92,9 +92,9 @@ final class SlotReview {
             for (int i = 0; i < asked.size(); i++) {
                 Part part = asked.get(i).part();
                 // what rounding adds is the coach's rule
-                Optional<Mass> load = loads.get(i) instanceof ResolvedLoad.Known known
-                        ? Optional.of(Mass.min(known.fit().asked(), known.fit().load()))
-                        : Optional.empty();
+                Optional<Mass> load = loads.get(i)
+                        .known()
+                        .map(known -> Mass.min(known.fit().asked(), known.fit().load()));
                 if (asked.get(i).letter().equals(slot.letter())
                         && isHeldToTheCurve(part)
                         && load.isPresent()
@@ -116,12 +116,14 @@ final class SlotReview {
         boolean ofItsOwn = part.is(Manner.PARTIAL)
                 || part.is(Manner.LOWERING)
                 || part.is(Manner.ASSISTED)
-                || part.work() instanceof Work.Density;
-        boolean share = part.basis() instanceof LoadBasis.Share of
-                && of.of().isMax()
-                && of.of() != Reference.Named.GOAL
-                && !of.most().isGreaterThan(Percent.HUNDRED);
-        return !ofItsOwn && (share || part.basis() instanceof LoadBasis.Fixed);
+                || part.work().density().isPresent();
+        boolean share = part.basis()
+                .share()
+                .filter(of -> of.of().isMax()
+                        && of.of() != Reference.Named.GOAL
+                        && !of.most().isGreaterThan(Percent.HUNDRED))
+                .isPresent();
+        return !ofItsOwn && (share || part.basis().written().isPresent());
     }
 
     /** A load in figures that is rather one in the other unit, or far over the max. */
@@ -131,15 +133,16 @@ final class SlotReview {
         for (int week : weeks) {
             for (Part part : slot.doses().get(week).orElseThrow().parts()) {
                 boolean plain = part.changing().isEmpty() && part.work().countsReps() && !part.is(Manner.SPEED);
-                if (max.isPresent() && plain && part.basis() instanceof LoadBasis.Fixed fixed) {
+                Optional<Mass> written = part.basis().written();
+                if (max.isPresent() && plain && written.isPresent()) {
                     Mass likely = numbers.curve().load(max.get(), part.reps(), Rpe.of(8));
-                    if (UnitSlip.isSuspected(fixed.load(), likely)
-                            || FarOff.load(fixed.load(), Optional.empty(), max).isPresent()) {
+                    if (UnitSlip.isSuspected(written.get(), likely)
+                            || FarOff.load(written.get(), Optional.empty(), max).isPresent()) {
                         plan.mark(
                                 Kind.LOAD_FAR_OFF,
                                 new Place(day, index, week, week),
                                 slot.lift(),
-                                fixed.load(),
+                                written.get(),
                                 likely);
                     }
                 }
@@ -192,9 +195,12 @@ final class SlotReview {
                         && !part.is(Manner.PARTIAL)
                         && !part.is(Manner.LOWERING)
                         && !isPartial(slot.lift())
-                        && part.basis() instanceof LoadBasis.Share share
-                        && share.of() != Reference.Named.GOAL) {
-                    plan.mark(Kind.ABOVE_MAX, new Place(day, index, week, week), slot.lift(), share.most());
+                        && !part.basis().isShareOf(Reference.Named.GOAL)) {
+                    plan.mark(
+                            Kind.ABOVE_MAX,
+                            new Place(day, index, week, week),
+                            slot.lift(),
+                            part.basis().share().orElseThrow().most());
                 }
             }
         }
@@ -235,22 +241,21 @@ final class SlotReview {
     private void numbers(int day, int index, Slot slot, List<Integer> weeks) {
         Optional<Integer> missing = weeks.stream()
                 .filter(week -> plan.loadsOf(day, slot, week).stream()
-                        .anyMatch(load -> load instanceof ResolvedLoad.Unknown unknown && isMissing(unknown.why())))
+                        .anyMatch(load ->
+                                load.missing().filter(SlotReview::isMissing).isPresent()))
                 .findFirst();
         missing.ifPresent(week -> plan.mark(
                 Kind.NUMBER_MISSING,
                 new Place(day, index, week, weeks.get(weeks.size() - 1)),
                 slot.lift(),
                 plan.loadsOf(day, slot, week).stream()
-                        .filter(load -> load instanceof ResolvedLoad.Unknown)
-                        .map(load -> ((ResolvedLoad.Unknown) load).why())
+                        .flatMap(load -> load.missing().stream())
                         .filter(SlotReview::isMissing)
                         .findFirst()
                         .orElseThrow()));
         boolean hangsOnMax = weeks.stream().anyMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
-                .anyMatch(part -> part.basis() instanceof LoadBasis.Share share
-                        && share.of().isMax()
-                        && share.of() != Reference.Named.GOAL));
+                .flatMap(part -> part.basis().share().stream())
+                .anyMatch(share -> share.of().isMax() && share.of() != Reference.Named.GOAL));
         if (hangsOnMax && missing.isEmpty()) {
             plan.known()
                     .lastSeen(slot.lift())
@@ -274,9 +279,7 @@ final class SlotReview {
 
     private void goalPace(int day, int index, Slot slot, List<Integer> weeks) {
         boolean hangsOnGoal = weeks.stream().anyMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
-                .anyMatch(part -> part.basis() instanceof LoadBasis.Share share
-                        && share.of() == Reference.Named.GOAL
-                        && !part.is(Manner.SPEED)));
+                .anyMatch(part -> part.basis().isShareOf(Reference.Named.GOAL) && !part.is(Manner.SPEED)));
         LiftNumbers numbers = plan.resolver().numbers(slot.lift());
         if (!hangsOnGoal
                 || numbers.estimate().isEmpty()
@@ -326,13 +329,15 @@ final class SlotReview {
         Reference reference = null;
         for (int week : weeks) {
             Dose dose = slot.doses().get(week).orElseThrow();
+            Optional<LoadBasis.Share> asked = dose.first().basis().share();
             if (plan.block().shape().get(week).deload()
-                    || !(dose.first().basis() instanceof LoadBasis.Share share)
+                    || asked.isEmpty()
                     || dose.first().is(Manner.SPEED)) {
                 before = null;
                 step = null;
                 continue;
             }
+            LoadBasis.Share share = asked.get();
             // a phase begins anew
             boolean anew = week > 0
                     && plan.block().shape().get(week).phase()

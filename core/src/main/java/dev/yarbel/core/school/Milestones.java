@@ -80,9 +80,11 @@ final class Milestones {
             LiftNumbers numbers,
             MassUnit unit,
             Rounding rule) {
-        if (!(part.basis() instanceof LoadBasis.Share share)
-                || numbers.workingMax().isEmpty()
-                || share.of() == Reference.Named.GOAL && share.percent().equals(Percent.HUNDRED)) {
+        if (part.basis().share().isEmpty() || numbers.workingMax().isEmpty()) {
+            return part;
+        }
+        LoadBasis.Share share = part.basis().share().get();
+        if (share.of() == Reference.Named.GOAL && share.percent().equals(Percent.HUNDRED)) {
             return part;
         }
         Optional<Mass> whole = whole(share.of(), numbers);
@@ -117,10 +119,11 @@ final class Milestones {
     }
 
     private static Optional<Percent> of(Dose dose, Reference of) {
-        return dose.first().basis() instanceof LoadBasis.Share share
-                        && share.of().equals(of)
-                ? Optional.of(share.percent())
-                : Optional.empty();
+        return dose.first()
+                .basis()
+                .share()
+                .filter(share -> share.of().equals(of))
+                .map(LoadBasis.Share::percent);
     }
 
     private static Percent share(BigDecimal load, Mass whole, MassUnit unit, Rounding rule) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /** What a day asks for with the changes made on the floor laid over it. */
 public final class Amended {
@@ -31,15 +32,62 @@ public final class Amended {
     }
 
     private void lay(Amendment amendment) {
-        if (amendment instanceof Amendment.AtLoad at) {
+        amendment.accept(new Laying());
+    }
+
+    /** What each kind of change does to the day. */
+    private final class Laying implements Amendment.Visitor<Void> {
+
+        @Override
+        public Void shorten(Amendment.Shorten shorten) {
+            return change(shorten, slot -> slot.stream()
+                    .map(part -> upTo(part, shorten.sets()))
+                    .toList());
+        }
+
+        @Override
+        public Void swap(Amendment.Swap swap) {
+            return change(
+                    swap,
+                    slot -> slot.stream().map(part -> part.with(swap.lift())).toList());
+        }
+
+        @Override
+        public Void redose(Amendment.Redose redose) {
+            return change(redose, slot -> redosed(slot, redose));
+        }
+
+        @Override
+        public Void another(Amendment.Another another) {
+            return change(another, slot -> Amended.another(slot, another.after()));
+        }
+
+        @Override
+        public Void atLoad(Amendment.AtLoad at) {
             loads.put(TaskKey.work(at.letter(), at.set()), at.load());
-        } else if (amendment instanceof Amendment.Step step) {
+            return null;
+        }
+
+        @Override
+        public Void step(Amendment.Step step) {
             steps.computeIfAbsent(step.letter(), letter -> new ArrayList<>()).add(step);
-        } else if (amendment instanceof Amendment.GoOn goOn) {
+            return null;
+        }
+
+        @Override
+        public Void goOn(Amendment.GoOn goOn) {
             answered.add(goOn.set());
-        } else if (amendment instanceof Amendment.Checked looked) {
+            return null;
+        }
+
+        @Override
+        public Void checked(Amendment.Checked looked) {
             checked.add(looked.letter());
-        } else {
+            return null;
+        }
+
+        /** Changes the parts of the slot that is meant. */
+        private Void change(Amendment amendment, UnaryOperator<List<Prescription>> how) {
             List<Prescription> changed = new ArrayList<>();
             int from = 0;
             while (from < day.size()) {
@@ -50,24 +98,12 @@ public final class Amended {
                 }
                 List<Prescription> slot = day.subList(from, to);
                 boolean meant = slot.get(0).letter().equals(amendment.letter());
-                changed.addAll(meant ? slot(slot, amendment) : slot);
+                changed.addAll(meant ? how.apply(slot) : slot);
                 from = to;
             }
             day = List.copyOf(changed);
+            return null;
         }
-    }
-
-    private static List<Prescription> slot(List<Prescription> slot, Amendment amendment) {
-        if (amendment instanceof Amendment.Shorten shorten) {
-            return slot.stream().map(part -> upTo(part, shorten.sets())).toList();
-        }
-        if (amendment instanceof Amendment.Swap swap) {
-            return slot.stream().map(part -> part.with(swap.lift())).toList();
-        }
-        if (amendment instanceof Amendment.Another another) {
-            return another(slot, another.after());
-        }
-        return redosed(slot, (Amendment.Redose) amendment);
     }
 
     private static Prescription upTo(Prescription part, int sets) {

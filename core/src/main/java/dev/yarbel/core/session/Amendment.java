@@ -22,6 +22,35 @@ public sealed interface Amendment {
     /** What follows the letter in its text. */
     String words();
 
+    /** Whether the day asks for something else after it; what only answers or looks over changes nothing. */
+    boolean changesTheDay();
+
+    /** Whether it can be the answer to a question that a set raised. */
+    boolean answersAQuestion();
+
+    /** Asks what kind this is. */
+    <T> T accept(Visitor<T> visitor);
+
+    /** What somebody makes of each kind of change. */
+    interface Visitor<T> {
+
+        T shorten(Shorten shorten);
+
+        T swap(Swap swap);
+
+        T redose(Redose redose);
+
+        T another(Another another);
+
+        T atLoad(AtLoad atLoad);
+
+        T step(Step step);
+
+        T goOn(GoOn goOn);
+
+        T checked(Checked checked);
+    }
+
     /** No more than so many sets of the slot in all; none: the slot is left out. */
     record Shorten(String letter, int sets) implements Amendment {
         public Shorten {
@@ -34,6 +63,21 @@ public sealed interface Amendment {
         public String words() {
             return "shorten " + sets;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.shorten(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
+        }
     }
 
     /** The same dose with another lift, at loads from that lift's own numbers. */
@@ -41,6 +85,21 @@ public sealed interface Amendment {
         @Override
         public String words() {
             return "swap " + lift.key();
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.swap(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return false;
         }
     }
 
@@ -54,6 +113,21 @@ public sealed interface Amendment {
         public String words() {
             return "dose " + fromSet + " " + dose.shorthand();
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.redose(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return false;
+        }
     }
 
     /** One more set like this one, right after it. */
@@ -65,6 +139,21 @@ public sealed interface Amendment {
         @Override
         public String words() {
             return "another " + after;
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.another(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
         }
     }
 
@@ -78,6 +167,21 @@ public sealed interface Amendment {
         @Override
         public String words() {
             return "load " + set + " " + load.figure(unit, 3) + unit.symbol();
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.atLoad(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
         }
     }
 
@@ -94,6 +198,21 @@ public sealed interface Amendment {
         public String words() {
             return "step " + load.figure(unit, 3) + unit.symbol() + " " + reps;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.step(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return true;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
+        }
     }
 
     /** What was asked about a set is answered: go on as planned. */
@@ -107,6 +226,21 @@ public sealed interface Amendment {
         public String words() {
             return "go-on " + set;
         }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.goOn(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return false;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
+        }
     }
 
     /** What has to be looked over before the first set has been. */
@@ -114,6 +248,21 @@ public sealed interface Amendment {
         @Override
         public String words() {
             return "checked";
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.checked(this);
+        }
+
+        @Override
+        public boolean changesTheDay() {
+            return false;
+        }
+
+        @Override
+        public boolean answersAQuestion() {
+            return true;
         }
     }
 

@@ -1,6 +1,5 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -63,9 +62,8 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                         && past.set.load().isPositive()
                         && past.set.details().helped() == 0
                         && (!past.set.details().modified() || !kind.isPlain()))
-                .flatMap(past -> past.set.effort() instanceof Effort.Rated rated
-                        ? Optional.of(new Best(past.on, past.set.load(), past.set.reps(), rated.rpe())).stream()
-                        : Optional.<Best>empty().stream())
+                .flatMap(past -> past.set.effort().rating().stream()
+                        .map(rpe -> new Best(past.on, past.set.load(), past.set.reps(), rpe)))
                 .filter(best -> best.rpe.compareTo(most) <= 0)
                 .max(Comparator.comparing(Best::load).thenComparing(Best::on));
     }

@@ -2,7 +2,6 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Work;
 
 /** What a set needs before it is begun, beyond the load. */
@@ -24,13 +23,15 @@ public final class Caution {
             return false;
         }
         Work work = prescription.part().work();
-        if (work instanceof Work.ToLimit
-                || work instanceof Work.Climb
-                || work instanceof Work.Straight straight && straight.plus().isPresent()) {
+        if (work.stop().isPresent() || work.isClimb()) {
             return true;
         }
-        if (prescription.part().basis() instanceof LoadBasis.AtRpe at
-                && at.rpe().halvesLeft() <= HALVES_LEFT_NEAR_THE_LIMIT) {
+        if (prescription
+                .part()
+                .basis()
+                .rating()
+                .filter(rpe -> rpe.halvesLeft() <= HALVES_LEFT_NEAR_THE_LIMIT)
+                .isPresent()) {
             return true;
         }
         return numbers.estimate()

@@ -8,7 +8,6 @@ import dev.yarbel.core.prescription.Changing;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Tempo;
-import dev.yarbel.core.prescription.Work;
 import java.time.Duration;
 import java.util.Optional;
 
@@ -97,7 +96,7 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     private static Percent hurried(Part part, Figures figures) {
-        if (part.sets() < 2 || part.is(Manner.SPEED) || !(part.work() instanceof Work.Straight)) {
+        if (part.sets() < 2 || part.is(Manner.SPEED) || part.work().straight().isEmpty()) {
             return Percent.ZERO;
         }
         long rest = part.rest().map(Duration::toSeconds).orElse((long) SHORTISH_REST);
@@ -107,7 +106,7 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     private static int further(Part part, Figures figures) {
-        return part.work() instanceof Work.Straight && part.reps() >= REPS_THAT_TIRE && !part.is(Manner.SPEED)
+        return part.work().straight().isPresent() && part.reps() >= REPS_THAT_TIRE && !part.is(Manner.SPEED)
                 ? Math.min(
                         MOST_HALVES,
                         figures.drift
@@ -144,12 +143,12 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
 
     /** The half repetitions done in what the last set amounts to. */
     int halvesOf(Part part) {
-        if (part.work() instanceof Work.Clusters clusters) {
-            return Math.max(2 * clusters.each(), 2 * clusters.reps() * 3 / 5);
-        }
-        if (part.work() instanceof Work.Density density) {
-            return Math.max(2 * density.reps(), 2 * density.sets() * density.reps() * 2 / 5);
-        }
-        return 2 * part.reps() + halves;
+        return part.work()
+                .clusters()
+                .map(clusters -> Math.max(2 * clusters.each(), 2 * clusters.reps() * 3 / 5))
+                .or(() -> part.work()
+                        .density()
+                        .map(density -> Math.max(2 * density.reps(), 2 * density.sets() * density.reps() * 2 / 5)))
+                .orElse(2 * part.reps() + halves);
     }
 }

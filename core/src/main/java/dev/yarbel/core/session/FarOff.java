@@ -81,12 +81,10 @@ public final class FarOff {
      * @param load plain, see {@link Demand#plain}
      */
     public static Optional<PredictedEffort> rating(Effort said, int reps, Mass load, LiftNumbers numbers) {
-        if (reps < 1
-                || !load.isPositive()
-                || !(said instanceof Effort.Rated) && !(said instanceof Effort.MoreThanFourLeft)) {
+        if (reps < 1 || !load.isPositive() || said.rating().isEmpty() && !said.isMoreThanFourLeft()) {
             return Optional.empty();
         }
-        int left = said instanceof Effort.Rated rated ? rated.rpe().halvesLeft() : HALVES_EASY;
+        int left = said.rating().map(Rpe::halvesLeft).orElse(HALVES_EASY);
         boolean tooEasy = left >= A_REPETITION
                 && numbers.estimate()
                         .filter(max -> numbers.curve()
@@ -94,7 +92,7 @@ public final class FarOff {
                                 .isGreaterThan(max.times(OVER_ESTIMATE)))
                         .isPresent();
         return PredictedEffort.of(reps, load, numbers)
-                .filter(likely -> tooEasy || likely instanceof PredictedEffort.Light && left < A_REPETITION);
+                .filter(likely -> tooEasy || likely.isLight() && left < A_REPETITION);
     }
 
     /** A max that is set down, beside the newest one known. */

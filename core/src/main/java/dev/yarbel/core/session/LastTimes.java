@@ -4,7 +4,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.KindOfWork;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
@@ -67,7 +66,7 @@ public final class LastTimes {
         Map<KindOfWork, Dated> ofLift = planned.computeIfAbsent(prescription.lift(), lift -> new HashMap<>());
         Mass load = prescription.stood().flatMap(AskedDay.Stood::load).orElseGet(() -> heaviest(sets));
         Optional<Dated> before = Optional.ofNullable(ofLift.get(kind));
-        boolean goesOn = part.basis() instanceof LoadBasis.LastTime;
+        boolean goesOn = part.basis().goesOnFromLast();
         if (!goesOn
                 && before.filter(last -> last.isFollowedByALightDay(on, load)).isPresent()) {
             return;

@@ -78,20 +78,32 @@ public record LiftNumbers(
 
     /** What a share is of, where that is a number of this lift; empty where it is not known, or another's. */
     public Optional<Mass> of(Reference reference) {
-        if (reference instanceof Reference.RepMax repMax) {
-            return repMax(repMax.reps());
+        return reference.accept(new Whole());
+    }
+
+    private final class Whole implements Reference.Visitor<Optional<Mass>> {
+
+        @Override
+        public Optional<Mass> named(Reference.Named named) {
+            return switch (named) {
+                case WORKING -> workingMax;
+                case ESTIMATE -> estimate;
+                case CONTEST -> references.contest();
+                case GOAL -> references.goal();
+                case EVENT -> references.event();
+                case TOP, BODY_MASS, LAST -> Optional.empty();
+            };
         }
-        if (!(reference instanceof Reference.Named named)) {
+
+        @Override
+        public Optional<Mass> repMax(Reference.RepMax repMax) {
+            return LiftNumbers.this.repMax(repMax.reps());
+        }
+
+        @Override
+        public Optional<Mass> other(Reference.Other other) {
             return Optional.empty();
         }
-        return switch (named) {
-            case WORKING -> workingMax;
-            case ESTIMATE -> estimate;
-            case CONTEST -> references.contest();
-            case GOAL -> references.goal();
-            case EVENT -> references.event();
-            case TOP, BODY_MASS, LAST -> Optional.empty();
-        };
     }
 
     /** The load that can be lifted so many times: as it was lifted, else by the estimate and the curve. */

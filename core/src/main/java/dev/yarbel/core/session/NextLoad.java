@@ -35,18 +35,17 @@ final class NextLoad {
     static Optional<Mass> after(LiftedSet last, int reps, Rpe target, RepCurve curve, Percent most) {
         Mass load = last.load();
         Effort effort = last.effort();
-        if (!load.isPositive() || effort instanceof Effort.Unrated) {
+        if (!load.isPositive() || effort.isUnrated()) {
             return Optional.empty();
         }
-        if (effort instanceof Effort.MoreThanFourLeft) {
+        if (effort.isMoreThanFourLeft()) {
             return Optional.of(load.times(most));
         }
-        if (effort instanceof Effort.Missed && last.reps() == 0) {
+        if (effort.isMissed() && last.reps() == 0) {
             return Optional.of(load.times(AFTER_A_MISS));
         }
-        RepsInAll inAll = effort instanceof Effort.Rated rated
-                ? RepsInAll.of(last.reps(), rated.rpe())
-                : RepsInAll.toTheLimit(last.reps());
+        RepsInAll inAll =
+                effort.rating().map(rpe -> RepsInAll.of(last.reps(), rpe)).orElse(RepsInAll.toTheLimit(last.reps()));
         Mass next = curve.load(curve.max(load, inAll), reps, target);
         return Optional.of(Mass.max(load.times(DOWN), Mass.min(load.times(most), next)));
     }

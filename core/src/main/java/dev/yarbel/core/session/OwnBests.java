@@ -1,6 +1,5 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.lift.Lift;
@@ -39,10 +38,10 @@ public final class OwnBests {
     }
 
     private static Optional<RepsInAll> reps(LiftedSet set) {
-        return set.effort() instanceof Effort.Rated rated
-                        && rated.rpe().estimates()
-                        && set.load().isPositive()
-                ? Optional.of(RepsInAll.of(set.reps(), rated.rpe())).filter(RepsInAll::estimates)
-                : Optional.empty();
+        return set.effort()
+                .rating()
+                .filter(rpe -> rpe.estimates() && set.load().isPositive())
+                .map(rpe -> RepsInAll.of(set.reps(), rpe))
+                .filter(RepsInAll::estimates);
     }
 }

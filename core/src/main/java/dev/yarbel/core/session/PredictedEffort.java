@@ -3,22 +3,61 @@ package dev.yarbel.core.session;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import java.util.Optional;
 
 /** How hard a set will be by today's estimate and the lifter's rep curve. */
 public sealed interface PredictedEffort {
 
     /** About this rating, from 6 up. */
-    record About(Rpe rpe) implements PredictedEffort {}
+    record About(Rpe rpe) implements PredictedEffort {
+        @Override
+        public Optional<Rpe> rating() {
+            return Optional.of(rpe);
+        }
+
+        @Override
+        public boolean isBeyondReach() {
+            return false;
+        }
+    }
 
     /** More than four repetitions will be left: too light to say more. */
-    record Light() implements PredictedEffort {}
+    record Light() implements PredictedEffort {
+        @Override
+        public Optional<Rpe> rating() {
+            return Optional.empty();
+        }
+
+        @Override
+        public boolean isBeyondReach() {
+            return false;
+        }
+    }
 
     /** By the estimate the repetitions cannot all be made. */
-    record BeyondReach() implements PredictedEffort {}
+    record BeyondReach() implements PredictedEffort {
+        @Override
+        public Optional<Rpe> rating() {
+            return Optional.empty();
+        }
+
+        @Override
+        public boolean isBeyondReach() {
+            return true;
+        }
+    }
+
+    /** About how it will rate; empty where more than four repetitions will be left, and where they cannot all be made. */
+    Optional<Rpe> rating();
+
+    /** Whether by the estimate the repetitions cannot all be made. */
+    boolean isBeyondReach();
+
+    /** Whether more than four repetitions will be left. */
+    default boolean isLight() {
+        return rating().isEmpty() && !isBeyondReach();
+    }
 
     /**
      * The effort of the last set of a part at a load on the bar. Empty where nothing is known of the lift, where a rating is asked for
@@ -60,10 +99,10 @@ public sealed interface PredictedEffort {
 
     private static boolean saysNothing(Part part) {
         return !part.work().countsReps()
-                || part.basis() instanceof LoadBasis.AtRpe
-                || part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.InAll
-                || part.work() instanceof Work.Climb;
+                || part.basis().rating().isPresent()
+                || part.work().isToLimit()
+                || part.work().isInAll()
+                || part.work().isClimb();
     }
 
     /** The effort of so many repetitions at a load; empty where nothing is known of the lift. */

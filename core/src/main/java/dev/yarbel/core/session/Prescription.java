@@ -98,12 +98,12 @@ public record Prescription(
     }
 
     private static boolean hangsOnLast(Part part) {
-        return part.basis() instanceof LoadBasis.LastTime;
+        return part.basis().goesOnFromLast();
     }
 
     /** What follows from the last session of the same work, by the law of the dose; empty where it hangs on something else. */
     public Optional<Step> step() {
-        return hangsOnLast(part) || part.work() instanceof Work.Climb
+        return hangsOnLast(part) || part.work().isClimb()
                 ? before.map(session -> session.next(part))
                 : Optional.empty();
     }
@@ -150,13 +150,17 @@ public record Prescription(
     }
 
     private boolean isHard() {
-        if (!part.work().countsReps() || part.is(Manner.SPEED) || part.basis() instanceof LoadBasis.ByFeel) {
+        if (!part.work().countsReps() || part.is(Manner.SPEED) || part.basis().isByFeel()) {
             return false;
         }
-        if (part.basis() instanceof LoadBasis.Share share && share.of().isMax()) {
-            return !share.percent().isLessThan(HARD_FROM);
-        }
-        return !(part.basis() instanceof LoadBasis.AtRpe at) || at.rpe().compareTo(HARD_RPE) >= 0;
+        return part.basis()
+                .share()
+                .filter(share -> share.of().isMax())
+                .map(share -> !share.percent().isLessThan(HARD_FROM))
+                .orElse(part.basis()
+                        .rating()
+                        .filter(rpe -> rpe.compareTo(HARD_RPE) < 0)
+                        .isEmpty());
     }
 
     Prescription stood(AskedDay.Stood load) {
@@ -187,7 +191,7 @@ public record Prescription(
 
     /** The same dose with another lift, of which the time before and a load written for this one say nothing. */
     Prescription with(Lift other) {
-        Part taken = part.basis() instanceof LoadBasis.Fixed ? part.with(LoadBasis.FEEL) : part;
+        Part taken = part.basis().written().isPresent() ? part.with(LoadBasis.FEEL) : part;
         return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), tired, Optional.empty());
     }
 }

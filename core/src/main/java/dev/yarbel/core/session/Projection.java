@@ -7,9 +7,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.KindOfWork;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Law;
 import dev.yarbel.core.progress.Result;
@@ -149,7 +147,7 @@ public final class Projection {
         }
 
         boolean goesOn() {
-            return part().basis() instanceof LoadBasis.LastTime;
+            return part().basis().goesOnFromLast();
         }
 
         Key key() {
@@ -174,9 +172,9 @@ public final class Projection {
     }
 
     private static boolean mayGoOn(Part part) {
-        return part.basis() instanceof LoadBasis.LastTime
+        return part.basis().goesOnFromLast()
                 || part.basis().isShareOfLast()
-                || part.work() instanceof Work.Climb;
+                || part.work().isClimb();
     }
 
     /** The last week of which a day was lifted, from 0. */

@@ -1,13 +1,10 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
@@ -66,35 +63,43 @@ final class Questions {
         if (last.set().reps() > part.reps()) {
             return Optional.empty();
         }
-        if (part.basis() instanceof LoadBasis.AtSpeed at) {
+        if (part.basis().askedSpeed().isPresent()) {
             return last.set()
                     .details()
                     .speed()
-                    .filter(speed -> speed.compareTo(at.speed()) <= 0)
+                    .filter(speed -> speed.compareTo(part.basis().askedSpeed().get()) <= 0)
                     .map(slow -> new Question.WarmUpIsTop(last.task(), top));
         }
-        if (!(part.basis() instanceof LoadBasis.AtRpe at)) {
+        Optional<Rpe> asked = part.basis().leastRating();
+        if (asked.isEmpty()) {
             return Optional.empty();
         }
-        if (last.set().effort() instanceof Effort.Rated rated && rated.rpe().compareTo(at.least()) >= 0) {
+        if (last.set()
+                .effort()
+                .rating()
+                .filter(rpe -> rpe.compareTo(asked.get()) >= 0)
+                .isPresent()) {
             return Optional.of(new Question.WarmUpIsTop(last.task(), top));
         }
-        return isLastStep(last.task()) ? largerStep(slot, last, at) : Optional.empty();
+        return isLastStep(last.task())
+                ? largerStep(slot, last, part.basis().rating().orElseThrow())
+                : Optional.empty();
     }
 
     private boolean isLastStep(TaskKey key) {
         return tasks.stream().anyMatch(task -> task.key().equals(key) && task.last());
     }
 
-    private Optional<Question> largerStep(SlotPlan slot, DoneSet last, LoadBasis.AtRpe at) {
+    private Optional<Question> largerStep(SlotPlan slot, DoneSet last, Rpe asked) {
         LiftedSet set = last.set();
         LiftNumbers numbers = resolver.numbers(set.lift());
-        int left = set.effort() instanceof Effort.Rated rated
-                ? rated.rpe().halvesLeft()
-                : set.effort() instanceof Effort.MoreThanFourLeft ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1 : 0;
+        int left = set.effort()
+                .rating()
+                .map(Rpe::halvesLeft)
+                .orElse(set.effort().isMoreThanFourLeft() ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1 : 0);
         boolean flew = PredictedEffort.of(set.reps(), set.load(), numbers)
-                .filter(foreseen -> foreseen instanceof PredictedEffort.About about
-                        && left >= about.rpe().halvesLeft() + HALVES_THAT_FLY)
+                .flatMap(PredictedEffort::rating)
+                .filter(foreseen -> left >= foreseen.halvesLeft() + HALVES_THAT_FLY)
                 .isPresent();
         Optional<Mass> planned = slot.now().load();
         if (!flew || planned.isEmpty() || rules.held().contains(set.lift())) {
@@ -104,7 +109,7 @@ final class Questions {
                 .load(
                         numbers.curve().max(set.load(), new RepsInAll(2 * set.reps() + left)),
                         slot.prescription().part().reps(),
-                        at.rpe());
+                        asked);
         Mass bounded = Mass.min(speaksFor, planned.get().times(NextLoad.UP));
         return resolver.kit(set.lift())
                 .map(loads -> loads.round(bounded, Rounding.DOWN))
@@ -119,14 +124,14 @@ final class Questions {
 
     private Optional<Question> afterWork(SlotPlan slot, DoneSet last, List<DoneSet> done) {
         Part part = slot.prescription().part();
-        if (part.work() instanceof Work.ToLimit) {
+        if (part.work().isToLimit()) {
             return collapsed(slot, last, done);
         }
         boolean lastOfPart = last.task().number() >= slot.prescription().lastSet();
-        if (!(part.basis() instanceof LoadBasis.AtRpe at) || !lastOfPart || !isATop(slot)) {
+        if (part.basis().rating().isEmpty() || !lastOfPart || !isATop(slot)) {
             return Optional.empty();
         }
-        int halves = Stations.halvesOver(last.set(), at);
+        int halves = Stations.halvesOver(last.set(), part.basis());
         boolean held = rules.held().contains(last.set().lift());
         if (Math.abs(halves) < HALVES_FAR_OFF || held && halves < 0) {
             return Optional.empty();
@@ -134,7 +139,7 @@ final class Questions {
         Optional<Mass> another = NextLoad.after(
                         last.set(),
                         part.reps(),
-                        at.rpe(),
+                        part.basis().rating().get(),
                         resolver.numbers(last.set().lift()).curve(),
                         NextLoad.UP)
                 .flatMap(load -> resolver.kit(last.set().lift()).map(loads -> loads.round(load, resolver.rounding())));

@@ -32,10 +32,30 @@ public sealed interface ResolvedLoad {
                     ? fit.load()
                     : steps.get(Math.min(set, steps.size()) - 1).load();
         }
+
+        @Override
+        public Optional<Known> known() {
+            return Optional.of(this);
+        }
+
+        @Override
+        public Optional<Why> missing() {
+            return Optional.empty();
+        }
     }
 
     /** No load can be said. */
-    record Unknown(Why why) implements ResolvedLoad {}
+    record Unknown(Why why) implements ResolvedLoad {
+        @Override
+        public Optional<Known> known() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Why> missing() {
+            return Optional.of(why);
+        }
+    }
 
     /** Why no load can be said. */
     enum Why {
@@ -67,70 +87,189 @@ public sealed interface ResolvedLoad {
     /** What a load hangs on. */
     sealed interface Origin {
 
-        /** The rating's share of today's estimate: about this load. */
-        record FromEstimate(Mass estimate, Percent share) implements Origin {}
+        /** Whether the load is a guess, which the day itself or a session before it will settle. */
+        boolean about();
 
-        record FromWorkingMax(Mass workingMax, Percent share) implements Origin {}
+        /** What its law did, where it follows from the last session. */
+        default Optional<Step> lawStep() {
+            return Optional.empty();
+        }
+
+        /** Asks what kind this is. */
+        <T> T accept(Visitor<T> visitor);
+
+        /** What somebody makes of each of them. */
+        interface Visitor<T> {
+
+            T fromEstimate(FromEstimate fromEstimate);
+
+            T fromWorkingMax(FromWorkingMax fromWorkingMax);
+
+            T fromOwnBest(FromOwnBest fromOwnBest);
+
+            T fromReference(FromReference fromReference);
+
+            T afterLastTime(AfterLastTime afterLastTime);
+
+            T shareOfLast(ShareOfLast shareOfLast);
+
+            T belowPlannedTop(BelowPlannedTop belowPlannedTop);
+
+            T belowLiftedTop(BelowLiftedTop belowLiftedTop);
+
+            T asItStood(AsItStood asItStood);
+
+            T asWritten(AsWritten asWritten);
+        }
+
+        /** The rating's share of today's estimate: about this load. */
+        record FromEstimate(Mass estimate, Percent share) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.fromEstimate(this);
+            }
+
+            @Override
+            public boolean about() {
+                return true;
+            }
+        }
+
+        record FromWorkingMax(Mass workingMax, Percent share) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.fromWorkingMax(this);
+            }
+
+            @Override
+            public boolean about() {
+                return false;
+            }
+        }
 
         /**
          * A share of the best done with the same chains or bands, as it is on the bar.
          *
          * @param about the share is a rating's, which the day itself will settle
          */
-        record FromOwnBest(Mass best, Percent share, boolean about) implements Origin {}
+        record FromOwnBest(Mass best, Percent share, boolean about) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.fromOwnBest(this);
+            }
+        }
 
         /** A share of another of the lifter's numbers. */
-        record FromReference(Reference of, Mass whole, Percent share) implements Origin {}
+        record FromReference(Reference of, Mass whole, Percent share) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.fromReference(this);
+            }
+
+            @Override
+            public boolean about() {
+                return of == Reference.Named.ESTIMATE;
+            }
+        }
 
         /**
          * What follows from the last session of the same work by the law of the dose.
          *
          * @param about nobody has lifted that session yet: it is what the plan asks for there
          */
-        record AfterLastTime(Step step, boolean about) implements Origin {}
+        record AfterLastTime(Step step, boolean about) implements Origin {
+            @Override
+            public Optional<Step> lawStep() {
+                return Optional.of(step);
+            }
+
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.afterLastTime(this);
+            }
+        }
 
         /**
          * A share of what was lifted the last time.
          *
          * @param about nobody has lifted that session yet
          */
-        record ShareOfLast(Mass last, Percent share, boolean about) implements Origin {}
+        record ShareOfLast(Mass last, Percent share, boolean about) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.shareOfLast(this);
+            }
+        }
 
         /** So much below a top that is still to be lifted. */
-        record BelowPlannedTop(String letter, Mass top, Percent drop, boolean about) implements Origin {}
+        record BelowPlannedTop(String letter, Mass top, Percent drop, boolean about) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.belowPlannedTop(this);
+            }
+        }
 
         /**
          * So much below what was lifted.
          *
          * @param missed the top itself was missed, and this is the last set made before it
          */
-        record BelowLiftedTop(String letter, Mass top, Percent drop, boolean missed) implements Origin {}
+        record BelowLiftedTop(String letter, Mass top, Percent drop, boolean missed) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.belowLiftedTop(this);
+            }
+
+            @Override
+            public boolean about() {
+                return false;
+            }
+        }
 
         /**
          * As it stood when the day's first set was logged.
          *
          * @param guess it was a guess then
          */
-        record AsItStood(boolean guess) implements Origin {}
+        record AsItStood(boolean guess) implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.asItStood(this);
+            }
+
+            @Override
+            public boolean about() {
+                return guess;
+            }
+        }
 
         /** The coach wrote the load. */
-        record AsWritten() implements Origin {}
+        record AsWritten() implements Origin {
+            @Override
+            public <T> T accept(Visitor<T> visitor) {
+                return visitor.asWritten(this);
+            }
+
+            @Override
+            public boolean about() {
+                return false;
+            }
+        }
     }
+
+    /** The load and what it hangs on, where it can be said. */
+    Optional<Known> known();
+
+    /** Why it cannot be said; empty where it can. */
+    Optional<Why> missing();
 
     /** The load, where it is known. */
     default Optional<Mass> load() {
-        return this instanceof Known known ? Optional.of(known.fit.load()) : Optional.empty();
+        return known().map(known -> known.fit().load());
     }
 
     /** Whether the load is a guess from the estimate, which the day itself will settle. */
     default boolean isAbout() {
-        return this instanceof Known known
-                && (known.origin instanceof Origin.FromEstimate
-                        || known.origin instanceof Origin.BelowPlannedTop planned && planned.about()
-                        || known.origin instanceof Origin.AfterLastTime after && after.about()
-                        || known.origin instanceof Origin.ShareOfLast last && last.about()
-                        || known.origin instanceof Origin.FromOwnBest best && best.about()
-                        || known.origin instanceof Origin.AsItStood then && then.guess()
-                        || known.origin instanceof Origin.FromReference from && from.of() == Reference.Named.ESTIMATE);
+        return known().filter(known -> known.origin().about()).isPresent();
     }
 }

@@ -1,6 +1,6 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loads;
@@ -14,7 +14,6 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Step;
 import java.util.ArrayList;
@@ -98,9 +97,9 @@ public final class Resolver {
 
     /** The share of the top that is kept. */
     private static Percent keptOf(LoadBasis basis) {
-        return basis instanceof LoadBasis.BelowTop below
-                ? Percent.HUNDRED.minus(below.drop())
-                : ((LoadBasis.Share) basis).percent();
+        return basis.belowTop()
+                .map(below -> Percent.HUNDRED.minus(below.drop()))
+                .orElseGet(() -> basis.share().orElseThrow().percent());
     }
 
     private ResolvedLoad standing(Prescription prescription, LoadBasis basis) {
@@ -112,30 +111,70 @@ public final class Resolver {
                     stood.get().load().orElseThrow(),
                     new ResolvedLoad.Origin.AsItStood(stood.get().about()));
         }
-        if (basis instanceof LoadBasis.AtRpe at) {
+        return basis.accept(new Standing(prescription));
+    }
+
+    /** What a load comes to that hangs on no other set of the day. */
+    private final class Standing implements LoadBasis.Visitor<ResolvedLoad> {
+
+        private final Prescription prescription;
+
+        private Standing(Prescription prescription) {
+            this.prescription = prescription;
+        }
+
+        @Override
+        public ResolvedLoad atRpe(LoadBasis.AtRpe at) {
             return atRating(prescription, at);
         }
-        if (basis instanceof LoadBasis.Share share) {
-            return share(prescription, share);
+
+        @Override
+        public ResolvedLoad share(LoadBasis.Share share) {
+            return Resolver.this.share(prescription, share);
         }
-        if (basis instanceof LoadBasis.LastTime) {
-            return lastTime(prescription);
+
+        @Override
+        public ResolvedLoad belowTop(LoadBasis.BelowTop below) {
+            return unknown(ResolvedLoad.Why.TOP_UNKNOWN);
         }
-        if (basis instanceof LoadBasis.BodyMassPlus plus) {
-            return bodyAnd(prescription, plus);
-        }
-        if (basis instanceof LoadBasis.Fixed fixed) {
+
+        @Override
+        public ResolvedLoad fixed(LoadBasis.Fixed fixed) {
             return fit(
                     prescription.lift(),
                     onTheBar(prescription.part().changing(), fixed.load(), Changing.End.BAR),
                     new ResolvedLoad.Origin.AsWritten());
         }
-        if (prescription.part().work() instanceof Work.Climb climb) {
-            return numbers(prescription.lift()).estimate().isPresent()
-                    ? atRating(prescription, new LoadBasis.AtRpe(climb.until()))
-                    : lastTime(prescription);
+
+        @Override
+        public ResolvedLoad bodyMassPlus(LoadBasis.BodyMassPlus plus) {
+            return bodyAnd(prescription, plus);
         }
-        return unknown(basis instanceof LoadBasis.AtSpeed ? ResolvedLoad.Why.NO_SPEED_TABLE : ResolvedLoad.Why.BY_FEEL);
+
+        @Override
+        public ResolvedLoad lastTime(LoadBasis.LastTime last) {
+            return Resolver.this.lastTime(prescription);
+        }
+
+        @Override
+        public ResolvedLoad atSpeed(LoadBasis.AtSpeed at) {
+            return unlessClimb(ResolvedLoad.Why.NO_SPEED_TABLE);
+        }
+
+        @Override
+        public ResolvedLoad byFeel(LoadBasis.ByFeel byFeel) {
+            return unlessClimb(ResolvedLoad.Why.BY_FEEL);
+        }
+
+        private ResolvedLoad unlessClimb(ResolvedLoad.Why why) {
+            Optional<Rpe> until = prescription.part().work().climbsTo();
+            if (until.isEmpty()) {
+                return unknown(why);
+            }
+            return numbers(prescription.lift()).estimate().isPresent()
+                    ? atRating(prescription, new LoadBasis.AtRpe(until.get()))
+                    : Resolver.this.lastTime(prescription);
+        }
     }
 
     private ResolvedLoad atRating(Prescription prescription, LoadBasis.AtRpe at) {
@@ -162,7 +201,6 @@ public final class Resolver {
     private ResolvedLoad share(Prescription prescription, LoadBasis.Share share) {
         Lift lift = prescription.lift();
         LiftNumbers known = numbers(lift);
-        References others = known.references();
         // more than the max, lowered, hangs on today's estimate, never on a max that may be stale
         boolean overloaded = prescription.part().is(Manner.LOWERING)
                 && share.of().isMax()
@@ -177,39 +215,73 @@ public final class Resolver {
                     best.get().times(share.percent()),
                     new ResolvedLoad.Origin.FromOwnBest(best.get(), share.percent(), false));
         }
-        if (of == Reference.Named.LAST) {
+        return of.accept(new ShareOf(prescription, share, of));
+    }
+
+    /** A share of one of the lifter's numbers. */
+    private final class ShareOf implements Reference.Visitor<ResolvedLoad> {
+
+        private final Prescription prescription;
+        private final LoadBasis.Share share;
+        private final Reference of;
+        private final LiftNumbers known;
+
+        private ShareOf(Prescription prescription, LoadBasis.Share share, Reference of) {
+            this.prescription = prescription;
+            this.share = share;
+            this.of = of;
+            this.known = numbers(prescription.lift());
+        }
+
+        @Override
+        public ResolvedLoad named(Reference.Named named) {
+            return switch (named) {
+                case WORKING -> ofWorkingMax();
+                case CONTEST -> of(known.references().contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
+                case ESTIMATE -> of(known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
+                case GOAL -> of(known.references().goal(), ResolvedLoad.Why.NO_GOAL);
+                case BODY_MASS ->
+                    hangsFromTheBody(prescription.lift())
+                            ? onTheBelt(prescription.lift(), share)
+                            : of(numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
+                case EVENT -> of(known.references().event(), ResolvedLoad.Why.NO_EVENT_LOAD);
+                case LAST -> ofLast();
+                case TOP -> throw new IllegalStateException("what hangs on the day's top is looked up beside it");
+            };
+        }
+
+        @Override
+        public ResolvedLoad repMax(Reference.RepMax repMax) {
+            return of(known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
+        }
+
+        @Override
+        public ResolvedLoad other(Reference.Other other) {
+            return of(numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
+        }
+
+        private ResolvedLoad of(Optional<Mass> whole, ResolvedLoad.Why missing) {
+            return part(prescription, share, of, whole, missing);
+        }
+
+        private ResolvedLoad ofLast() {
             return lastSession(prescription)
                     .map(last -> fit(
-                            lift,
+                            prescription.lift(),
                             last.load().times(share.percent()),
                             new ResolvedLoad.Origin.ShareOfLast(last.load(), share.percent(), last.ahead())))
                     .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
         }
-        if (of == Reference.Named.WORKING) {
+
+        private ResolvedLoad ofWorkingMax() {
+            Optional<Changing> changing = prescription.part().changing();
             return known.workingMax()
                     .map(max -> fit(
-                            lift,
+                            prescription.lift(),
                             onTheBar(changing, max.times(share.percent()), Changing.End.TOP),
                             new ResolvedLoad.Origin.FromWorkingMax(max, share.percent())))
                     .orElse(unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
-        if (of instanceof Reference.RepMax repMax) {
-            return part(prescription, share, of, known.repMax(repMax.reps()), ResolvedLoad.Why.NO_REP_MAX);
-        }
-        if (of instanceof Reference.Other other) {
-            return part(prescription, share, of, numbers(other.lift()).workingMax(), ResolvedLoad.Why.NO_OTHER_MAX);
-        }
-        return switch ((Reference.Named) of) {
-            case CONTEST -> part(prescription, share, of, others.contest(), ResolvedLoad.Why.NO_CONTEST_MAX);
-            case ESTIMATE -> part(prescription, share, of, known.estimate(), ResolvedLoad.Why.NO_ESTIMATE);
-            case GOAL -> part(prescription, share, of, others.goal(), ResolvedLoad.Why.NO_GOAL);
-            case BODY_MASS ->
-                hangsFromTheBody(lift)
-                        ? onTheBelt(lift, share)
-                        : part(prescription, share, of, numbers.bodyMass(), ResolvedLoad.Why.NO_BODY_MASS);
-            case EVENT -> part(prescription, share, of, others.event(), ResolvedLoad.Why.NO_EVENT_LOAD);
-            case WORKING, TOP, LAST -> throw new IllegalStateException("looked up elsewhere");
-        };
     }
 
     /** Whether the lifter's own body is what is lifted, and a load is what hangs on the belt. */
@@ -283,29 +355,47 @@ public final class Resolver {
         return fit(prescription.lift(), least.orElse(asked), origin);
     }
 
+    /** The upper end of a range, from the load of its lower end. */
+    private Optional<Mass> upperEnd(Prescription prescription, Mass asked) {
+        LoadBasis basis = prescription.part().basis();
+        if (basis.share().isPresent()) {
+            LoadBasis.Share share = basis.share().get();
+            return share.most().isGreaterThan(share.percent())
+                    ? Optional.of(asked.asShareOf(share.percent()).times(share.most()))
+                    : Optional.empty();
+        }
+        if (basis.belowTop().isPresent()) {
+            LoadBasis.BelowTop below = basis.belowTop().get();
+            return below.most().isGreaterThan(below.drop())
+                    ? Optional.of(asked.asShareOf(keptOf(below)).times(Percent.HUNDRED.minus(below.most())))
+                    : Optional.empty();
+        }
+        if (basis.rating().equals(basis.leastRating())) {
+            return Optional.empty();
+        }
+        LiftNumbers known = numbers(prescription.lift());
+        Demand demand = Demand.of(prescription, known);
+        Percent least = known.curve()
+                .share(demand.inAll(prescription.part(), basis.leastRating().orElseThrow()));
+        Percent most = known.curve()
+                .share(demand.inAll(prescription.part(), basis.rating().orElseThrow()));
+        return Optional.of(asked.asShareOf(least).times(most));
+    }
+
     /** Adds what a range or sets that drop one from the other come to. */
     private ResolvedLoad inFull(Prescription prescription, ResolvedLoad load, List<DoneSet> done) {
-        if (!(load instanceof ResolvedLoad.Known known)) {
-            return load;
-        }
+        return load.known().map(known -> inFull(prescription, known, done)).orElse(load);
+    }
+
+    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad.Known known, List<DoneSet> done) {
         LoadBasis basis = prescription.part().basis();
         Lift lift = prescription.lift();
-        if (basis instanceof LoadBasis.BelowTop below && below.each()) {
+        Optional<LoadBasis.BelowTop> each = basis.belowTop().filter(LoadBasis.BelowTop::each);
+        if (each.isPresent()) {
             return new ResolvedLoad.Known(
-                    known.fit(), known.origin(), steps(prescription, known, below, done), Optional.empty());
+                    known.fit(), known.origin(), steps(prescription, known, each.get(), done), Optional.empty());
         }
-        Mass asked = known.fit().asked();
-        Optional<Mass> upTo = Optional.empty();
-        if (basis instanceof LoadBasis.Share share && share.most().isGreaterThan(share.percent())) {
-            upTo = Optional.of(asked.asShareOf(share.percent()).times(share.most()));
-        } else if (basis instanceof LoadBasis.BelowTop below && below.most().isGreaterThan(below.drop())) {
-            upTo = Optional.of(asked.asShareOf(keptOf(below)).times(Percent.HUNDRED.minus(below.most())));
-        } else if (basis instanceof LoadBasis.AtRpe at && !at.least().equals(at.rpe())) {
-            RepCurve curve = numbers(lift).curve();
-            Demand demand = Demand.of(prescription, numbers(lift));
-            upTo = Optional.of(asked.asShareOf(curve.share(demand.inAll(prescription.part(), at.least())))
-                    .times(curve.share(demand.inAll(prescription.part(), at.rpe()))));
-        }
+        Optional<Mass> upTo = upperEnd(prescription, known.fit().asked());
         return new ResolvedLoad.Known(known.fit(), known.origin(), List.of(), upTo.flatMap(mass -> kit.forLift(lift)
                 .map(loads -> loads.fit(mass, rounding))));
     }
@@ -357,9 +447,12 @@ public final class Resolver {
 
     private static Optional<Integer> topAbove(List<Prescription> day, int index) {
         Lift own = day.get(index).lift();
-        Lift topOf = day.get(index).part().basis() instanceof LoadBasis.BelowTop below
-                ? below.of().orElse(own)
-                : own;
+        Lift topOf = day.get(index)
+                .part()
+                .basis()
+                .belowTop()
+                .flatMap(LoadBasis.BelowTop::of)
+                .orElse(own);
         for (int i = index - 1; i >= 0; i--) {
             if (day.get(i).lift().equals(topOf) && day.get(i).part().isTop()) {
                 return Optional.of(i);

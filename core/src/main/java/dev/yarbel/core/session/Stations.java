@@ -1,6 +1,5 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Loads;
@@ -10,6 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampStep;
@@ -105,33 +105,98 @@ final class Stations {
         List<DoneSet> ofPart =
                 done.stream().filter(d -> prescription.isAnsweredBy(d.task())).toList();
         int last = ofPart.stream().mapToInt(d -> d.task().number()).max().orElse(first - 1);
-        if (prescription.part().work() instanceof Work.Climb climb && !ofPart.isEmpty() && prescription.sets() > 0) {
-            boolean there = reached(ofPart.get(ofPart.size() - 1).set(), climb.until());
-            asked = there || last - first + 1 >= MOST_CLIMBS ? last : last + 1;
-        }
-        if (prescription.part().work() instanceof Work.Until until && !ofPart.isEmpty() && prescription.sets() > 0) {
-            boolean there = reached(ofPart.get(ofPart.size() - 1).set(), until.until());
-            asked = there || last - first + 1 >= MOST_CLIMBS ? last : last + 1;
-        }
-        if (prescription.part().work() instanceof Work.InAll && !ofPart.isEmpty() && prescription.sets() > 0) {
-            asked = left(prescription, ofPart) > 0 && last - first + 1 < MOST_GOES ? last + 1 : last;
-        }
-        if (prescription.part().work() instanceof Work.Density density
-                && density.beyond()
-                && last >= asked
-                && last - first + 1 < MOST_GOES) {
-            asked = last + 1;
-        }
-        if (prescription.part().work() instanceof Work.Density
-                && ofPart.stream().anyMatch(d -> !d.set().made())) {
-            asked = last;
+        if (prescription.sets() > 0 && !ofPart.isEmpty()) {
+            asked = prescription.part().work().accept(new End(prescription, ofPart, last, asked));
         }
         return prescription.last() ? Math.max(asked, last) : asked;
     }
 
+    /**
+     * The number of the last set after some were done, by how sets are built.
+     *
+     * @param ofPart what was done of the part
+     * @param last the number of the last set done
+     * @param asked the number of the last set asked for beforehand
+     */
+    private record End(Prescription prescription, List<DoneSet> ofPart, int last, int asked)
+            implements Work.Visitor<Integer> {
+
+        @Override
+        public Integer straight(Work.Straight straight) {
+            return asked;
+        }
+
+        @Override
+        public Integer toLimit(Work.ToLimit toLimit) {
+            return asked;
+        }
+
+        @Override
+        public Integer climb(Work.Climb climb) {
+            return until(climb.until());
+        }
+
+        @Override
+        public Integer clusters(Work.Clusters clusters) {
+            return asked;
+        }
+
+        @Override
+        public Integer density(Work.Density density) {
+            if (ofPart.stream().anyMatch(d -> !d.set().made())) {
+                return last;
+            }
+            return density.beyond() && last >= asked && done() < MOST_GOES ? last + 1 : asked;
+        }
+
+        @Override
+        public Integer until(Work.Until until) {
+            return until(until.until());
+        }
+
+        @Override
+        public Integer inAll(Work.InAll inAll) {
+            return left(prescription, ofPart) > 0 && done() < MOST_GOES ? last + 1 : last;
+        }
+
+        @Override
+        public Integer repsInTime(Work.RepsInTime repsInTime) {
+            return asked;
+        }
+
+        @Override
+        public Integer hold(Work.Hold hold) {
+            return asked;
+        }
+
+        @Override
+        public Integer carry(Work.Carry carry) {
+            return asked;
+        }
+
+        @Override
+        public Integer rounds(Work.Rounds rounds) {
+            return asked;
+        }
+
+        @Override
+        public Integer preparation(Work.Preparation preparation) {
+            return asked;
+        }
+
+        private int until(Rpe rating) {
+            boolean there = reached(ofPart.get(ofPart.size() - 1).set(), rating);
+            return there || done() >= MOST_CLIMBS ? last : last + 1;
+        }
+
+        private int done() {
+            return last - prescription.firstSet() + 1;
+        }
+    }
+
     /** The repetitions a set asks for; of a number in all, those still to be done before it. */
     private int reps(TaskKey key, Prescription asked) {
-        if (!(asked.part().work() instanceof Work.InAll)) {
+        if (!asked.part().work().isInAll()) {
             return asked.part().reps();
         }
         List<DoneSet> before = done.stream()
@@ -148,16 +213,17 @@ final class Stations {
 
     private static boolean reached(LiftedSet set, Rpe until) {
         return !set.made()
-                || set.effort() instanceof Effort.Rated rated && rated.rpe().compareTo(until) >= 0;
+                || set.effort()
+                        .rating()
+                        .filter(rpe -> rpe.compareTo(until) >= 0)
+                        .isPresent();
     }
 
     private Because because(Prescription prescription, TaskKey key, ResolvedLoad load) {
         if (amended.load(key).isPresent()) {
             return Because.DECIDED;
         }
-        return load instanceof ResolvedLoad.Known && fromLast(prescription, key).isPresent()
-                ? Because.LAST_SET
-                : Because.ASKED;
+        return load.known().isPresent() && fromLast(prescription, key).isPresent() ? Because.LAST_SET : Because.ASKED;
     }
 
     private Optional<Loading> loading(SlotPlan slot, TaskKey key, Because because) {
@@ -166,14 +232,15 @@ final class Stations {
         if (because == Because.DECIDED) {
             return loading(lift, amended.load(key).orElseThrow(), resolver.rounding(), onTheBar);
         }
-        if (!(slot.now() instanceof ResolvedLoad.Known known)) {
+        if (slot.now().known().isEmpty()) {
             return Optional.empty();
         }
+        ResolvedLoad.Known known = slot.now().known().get();
         int set = key.number() - prescription.firstSet() + 1;
         if (because == Because.LAST_SET) {
             return loading(lift, fromLast(prescription, key).orElseThrow(), resolver.rounding(), onTheBar);
         }
-        if (prescription.part().work() instanceof Work.Climb) {
+        if (prescription.part().work().isClimb()) {
             if (set == 1 && slot.ramp().isPresent()) {
                 return slot.ramp().map(Ramp::top);
             }
@@ -191,7 +258,7 @@ final class Stations {
     /** The load of the first set of a part, as it can be loaded; empty where it cannot be said. */
     static Optional<Mass> firstLoad(Resolver resolver, Prescription prescription, ResolvedLoad load) {
         return load.load()
-                .flatMap(mass -> prescription.part().work() instanceof Work.Climb
+                .flatMap(mass -> prescription.part().work().isClimb()
                         ? resolver.kit(prescription.lift())
                                 .map(loads -> loads.round(mass.times(FIRST_OF_A_CLIMB), resolver.rounding()))
                         : Optional.of(mass));
@@ -264,13 +331,13 @@ final class Stations {
             return Optional.empty();
         }
         LiftNumbers numbers = resolver.numbers(prescription.lift());
-        if (prescription.part().work() instanceof Work.Climb climb) {
-            return NextLoad.after(last, climb.reps(), climb.until(), numbers.curve(), NextLoad.CLIMB)
+        Part part = prescription.part();
+        if (part.work().climbsTo().isPresent()) {
+            return NextLoad.after(last, part.reps(), part.work().climbsTo().get(), numbers.curve(), NextLoad.CLIMB)
                     .map(next -> Mass.max(next, stepUp(prescription.lift(), last.load())));
         }
-        if (prescription.part().basis() instanceof LoadBasis.AtRpe at
-                && Math.abs(halvesOver(last, at)) >= HALVES_THAT_MOVE) {
-            return NextLoad.after(last, prescription.part().reps(), at.rpe(), numbers.curve(), NextLoad.UP);
+        if (part.basis().rating().isPresent() && Math.abs(halvesOver(last, part.basis())) >= HALVES_THAT_MOVE) {
+            return NextLoad.after(last, part.reps(), part.basis().rating().get(), numbers.curve(), NextLoad.UP);
         }
         return Optional.empty();
     }
@@ -280,19 +347,18 @@ final class Stations {
     }
 
     /** How much harder than asked a set rated, in half points; below zero: easier. A miss is two points over. */
-    static int halvesOver(LiftedSet set, LoadBasis.AtRpe asked) {
+    static int halvesOver(LiftedSet set, LoadBasis asked) {
         if (!set.made()) {
             return 4;
         }
-        int left = set.effort() instanceof Effort.Rated rated
-                ? rated.rpe().halvesLeft()
-                : set.effort() instanceof Effort.MoreThanFourLeft
-                        ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1
-                        : asked.rpe().halvesLeft();
-        if (left < asked.rpe().halvesLeft()) {
-            return asked.rpe().halvesLeft() - left;
-        }
-        return Math.min(0, asked.least().halvesLeft() - left);
+        int most = asked.rating().orElseThrow().halvesLeft();
+        int left = set.effort()
+                .rating()
+                .map(Rpe::halvesLeft)
+                .orElse(set.effort().isMoreThanFourLeft() ? Rpe.LOWEST_THAT_ESTIMATES.halvesLeft() + 1 : most);
+        return left < most
+                ? most - left
+                : Math.min(0, asked.leastRating().orElseThrow().halvesLeft() - left);
     }
 
     private void add(TaskKey key, Prescription asked, Optional<Loading> loading, Because because, boolean last) {

@@ -6,10 +6,8 @@ import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampKind;
 import dev.yarbel.core.ramp.RampPlanner;
@@ -94,9 +92,9 @@ final class WarmUps {
 
     private boolean needsAny(Prescription asked) {
         Part part = asked.part();
-        return !(part.work() instanceof Work.Preparation)
+        return !part.work().isPreparation()
                 && implement(asked).made() != Implement.Made.FREELY
-                && !(part.basis() instanceof LoadBasis.ByFeel && !(part.work() instanceof Work.Climb));
+                && (!part.basis().isByFeel() || part.work().isClimb());
     }
 
     private Implement implement(Prescription asked) {
@@ -134,7 +132,8 @@ final class WarmUps {
         List<Mass> down = new ArrayList<>();
         Lift lift = day.get(index).lift();
         for (int i = index; i < day.size() && day.get(i).lift().equals(lift); i++) {
-            if (loads.get(i) instanceof ResolvedLoad.Known known) {
+            if (loads.get(i).known().isPresent()) {
+                ResolvedLoad.Known known = loads.get(i).known().get();
                 int sets = known.steps().isEmpty() ? 1 : known.steps().size();
                 for (int set = 1; set <= sets && down.size() < MOST_DOWN; set++) {
                     Mass load = known.load(set);
@@ -173,7 +172,7 @@ final class WarmUps {
 
     /** The heaviest load of a part; of climbing sets where the climb is expected to end. */
     private Optional<Mass> heaviest(int index) {
-        return day.get(index).part().work() instanceof Work.Preparation
+        return day.get(index).part().work().isPreparation()
                 ? Optional.of(Mass.ZERO)
                 : loads.get(index).load();
     }

@@ -2,7 +2,6 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import java.util.Optional;
@@ -35,10 +34,11 @@ public final class WithinReach {
 
     private static boolean of(Part part, LiftNumbers numbers, Rpe hardest) {
         return effort(part, numbers)
-                .filter(effort -> effort instanceof PredictedEffort.BeyondReach
+                .filter(effort -> effort.isBeyondReach()
                         || part.reps() > 1
-                                && effort instanceof PredictedEffort.About about
-                                && about.rpe().compareTo(hardest) > 0)
+                                && effort.rating()
+                                        .filter(rpe -> rpe.compareTo(hardest) > 0)
+                                        .isPresent())
                 .isEmpty();
     }
 
@@ -54,9 +54,9 @@ public final class WithinReach {
 
     /** The load a part asks for, where that is a share of the lift's own numbers or a load as such. */
     public static Optional<Mass> load(Part part, LiftNumbers numbers) {
-        if (part.basis() instanceof LoadBasis.Share share) {
-            return numbers.of(share.of()).map(whole -> whole.times(share.most()));
-        }
-        return part.basis() instanceof LoadBasis.Fixed fixed ? Optional.of(fixed.load()) : Optional.empty();
+        return part.basis()
+                .share()
+                .map(share -> numbers.of(share.of()).map(whole -> whole.times(share.most())))
+                .orElse(part.basis().written());
     }
 }

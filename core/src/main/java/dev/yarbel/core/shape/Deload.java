@@ -11,12 +11,10 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,13 +39,7 @@ public enum Deload {
     /** Days off. */
     OFF;
 
-    private static final Percent HALF = Percent.of(50);
-    private static final Percent TEN = Percent.of(10);
-    private static final Percent NINE_TENTHS = Percent.of(90);
-    private static final Percent LIGHTEST = Percent.of(30);
     private static final int TWO_POINTS = 4;
-    private static final int FIVE_LEFT = 10;
-    private static final int FOUR_LEFT = 8;
     private static final BigDecimal TWO = BigDecimal.valueOf(2);
 
     /**
@@ -60,13 +52,16 @@ public enum Deload {
             return Optional.empty();
         }
         boolean halved = this == HALF_LOAD
-                && dose.parts().stream().allMatch(part -> halfOf(part.basis(), part, numbers) != null);
+                && dose.parts().stream().allMatch(part -> halfOf(part, numbers).isPresent());
         List<Part> parts = new ArrayList<>();
         boolean leftOut = false;
         for (Part part : dose.parts()) {
             leftOut = isOverloaded(part) || leftOut && part.basis().hangsOnTop();
             if (!leftOut) {
-                parts.add(halved ? halfLoad(part, numbers) : halfSets(part));
+                parts.add(
+                        halved && !part.is(Manner.SPEED)
+                                ? halfLoad(part, halfOf(part, numbers).orElseThrow())
+                                : halfSets(part));
             }
         }
         return parts.isEmpty() ? Optional.empty() : Optional.of(new Dose(parts));
@@ -112,172 +107,72 @@ public enum Deload {
     }
 
     private static boolean isLighter(LoadBasis basis, LoadBasis than) {
-        if (basis instanceof LoadBasis.Share share && share.of() == Reference.Named.LAST) {
-            return share.percent().isLessThan(Percent.HUNDRED);
+        Optional<LoadBasis.Share> share = basis.share();
+        if (basis.isShareOfLast()) {
+            return share.orElseThrow().percent().isLessThan(Percent.HUNDRED);
         }
-        if (basis instanceof LoadBasis.Share share && than instanceof LoadBasis.Share other) {
-            return share.of().equals(other.of())
-                    && !share.percent().isGreaterThan(other.percent().minus(Percent.of(5)));
+        if (share.isPresent() && than.share().isPresent()) {
+            LoadBasis.Share other = than.share().get();
+            return share.get().of().equals(other.of())
+                    && !share.get().percent().isGreaterThan(other.percent().minus(Percent.of(5)));
         }
-        if (basis instanceof LoadBasis.AtRpe at && than instanceof LoadBasis.AtRpe other) {
-            return at.rpe().halvesLeft() >= other.rpe().halvesLeft() + 2;
+        if (basis.rating().isPresent() && than.rating().isPresent()) {
+            return basis.rating().get().halvesLeft() >= than.rating().get().halvesLeft() + 2;
         }
-        if (basis instanceof LoadBasis.Fixed fixed && than instanceof LoadBasis.Fixed other) {
-            return !fixed.load().isGreaterThan(other.load().times(Percent.of(95)));
+        if (basis.written().isPresent() && than.written().isPresent()) {
+            return !basis.written().get().isGreaterThan(than.written().get().times(Percent.of(95)));
         }
-        return basis instanceof LoadBasis.Share && than instanceof LoadBasis.AtRpe;
+        return share.isPresent() && than.rating().isPresent();
     }
 
     private static boolean isOverloaded(Part part) {
         return part.is(Manner.LOWERING)
-                && part.basis() instanceof LoadBasis.Share share
-                && share.most().isGreaterThan(Percent.HUNDRED);
+                && part.basis()
+                        .share()
+                        .filter(share -> share.most().isGreaterThan(Percent.HUNDRED))
+                        .isPresent();
     }
 
     // ---- half the load
 
-    private static Part halfLoad(Part part, LiftNumbers numbers) {
-        if (part.is(Manner.SPEED)) {
-            return part.with(fewer(part.work()));
-        }
+    private static Part halfLoad(Part part, LoadBasis half) {
         Work work = part.work();
-        if (work instanceof Work.Straight straight) {
-            work = Work.Straight.of(straight.sets(), Math.max(1, straight.reps() - straight.reps() / 4));
-        } else if (work instanceof Work.Carry carry) {
-            work = new Work.Carry(carry.sets(), carry.distance(), carry.unit(), Optional.empty());
-        }
-        return part.with(work).with(halfOf(part.basis(), part, numbers));
+        Work shorter = work.straight()
+                .<Work>map(straight ->
+                        Work.Straight.of(straight.sets(), Math.max(1, straight.reps() - straight.reps() / 4)))
+                .orElse(work);
+        return part.with(shorter.withoutTime()).with(half);
     }
 
-    /** Half of a load; null where nobody can say what it is. */
-    private static LoadBasis halfOf(LoadBasis basis, Part part, LiftNumbers numbers) {
-        boolean byTheDay = part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.Climb
-                || part.work() instanceof Work.Until
-                || part.work() instanceof Work.InAll
-                || part.work() instanceof Work.RepsInTime
-                || part.work() instanceof Work.Rounds;
-        if (byTheDay) {
-            return null;
+    /** Half of a load; empty where nobody can say what it is. */
+    private static Optional<LoadBasis> halfOf(Part part, LiftNumbers numbers) {
+        if (part.work().isOpen()) {
+            return Optional.empty();
         }
-        if (part.is(Manner.SPEED) || part.work() instanceof Work.Preparation || basis.hangsOnTop()) {
-            return basis;
-        }
-        if (basis instanceof LoadBasis.Share share) {
-            boolean ownBody =
-                    share.of() == Reference.Named.BODY_MASS && share.percent().equals(Percent.HUNDRED);
-            return ownBody
-                    ? null
-                    : new LoadBasis.Share(
-                            share.of(),
-                            share.percent().times(HALF),
-                            share.most().times(HALF));
-        }
-        if (basis instanceof LoadBasis.Fixed fixed) {
-            return new LoadBasis.Fixed(halves(fixed.load().half(), fixed.unit()), fixed.unit());
-        }
-        if (basis instanceof LoadBasis.LastTime) {
-            return new LoadBasis.Share(Reference.Named.LAST, HALF);
-        }
-        return basis instanceof LoadBasis.AtRpe at && part.changing().isEmpty() ? halfOf(at, part, numbers) : null;
-    }
-
-    private static LoadBasis halfOf(LoadBasis.AtRpe at, Part part, LiftNumbers numbers) {
-        Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
-        if (max.isEmpty()) {
-            return null;
-        }
-        Mass load = numbers.curve().load(max.get(), part.reps(), at.least()).half();
-        Reference of = numbers.workingMax().isPresent() ? Reference.Named.WORKING : Reference.Named.ESTIMATE;
-        Percent share = load.percentOf(numbers.workingMax().orElse(max.get()));
-        return new LoadBasis.Share(of, Percent.of(halves(share.figure())));
+        boolean stays = part.is(Manner.SPEED)
+                || part.work().isPreparation()
+                || part.basis().hangsOnTop();
+        return stays ? Optional.of(part.basis()) : part.basis().accept(new HalfTheLoad(part, numbers));
     }
 
     // ---- half the sets
 
     private static Part halfSets(Part part) {
-        Part fewer = part.with(fewer(part.work()));
-        return part.is(Manner.SPEED) ? fewer : fewer.with(lighter(part.basis()));
-    }
-
-    private static LoadBasis lighter(LoadBasis basis) {
-        if (basis.hangsOnTop()) {
-            return basis;
-        }
-        if (basis instanceof LoadBasis.Share share) {
-            boolean ownBody =
-                    share.of() == Reference.Named.BODY_MASS && share.percent().equals(Percent.HUNDRED);
-            return ownBody ? basis : new LoadBasis.Share(share.of(), tenLess(share.percent()), tenLess(share.most()));
-        }
-        if (basis instanceof LoadBasis.AtRpe at) {
-            return new LoadBasis.AtRpe(easier(at.least(), FIVE_LEFT), easier(at.rpe(), FIVE_LEFT));
-        }
-        if (basis instanceof LoadBasis.Fixed fixed) {
-            return new LoadBasis.Fixed(halves(fixed.load().times(NINE_TENTHS), fixed.unit()), fixed.unit());
-        }
-        if (basis instanceof LoadBasis.BodyMassPlus plus) {
-            return new LoadBasis.BodyMassPlus(halves(plus.more().half(), plus.unit()), plus.unit());
-        }
-        return basis instanceof LoadBasis.LastTime ? new LoadBasis.Share(Reference.Named.LAST, NINE_TENTHS) : basis;
-    }
-
-    private static Percent tenLess(Percent percent) {
-        Percent less = percent.minus(TEN);
-        if (!less.isLessThan(LIGHTEST)) {
-            return less;
-        }
-        return percent.isLessThan(LIGHTEST) ? percent : LIGHTEST;
+        Part fewer = part.with(part.work().accept(new EasierWork()));
+        return part.is(Manner.SPEED) ? fewer : fewer.with(part.basis().accept(new LighterLoad()));
     }
 
     /** Two points easier, but not easier than so many halves left; what is easier already stays. */
-    private static Rpe easier(Rpe rpe, int mostLeft) {
+    static Rpe easier(Rpe rpe, int mostLeft) {
         return Rpe.withHalvesLeft(Math.max(rpe.halvesLeft(), Math.min(mostLeft, rpe.halvesLeft() + TWO_POINTS)));
     }
 
-    /** Half the sets, an effort two points easier; what is one set is half as long. */
-    private static Work fewer(Work work) {
-        Work half = HalfTheSets.of(work);
-        if (work instanceof Work.Straight straight) {
-            return Work.Straight.of(half.sets(), straight.reps());
-        }
-        if (work instanceof Work.ToLimit limit) {
-            Rpe until = limit.stop() instanceof Work.Stop.At at ? at.rpe() : Rpe.of(9);
-            return new Work.ToLimit(half.sets(), new Work.Stop.At(easier(until, FOUR_LEFT)));
-        }
-        if (work instanceof Work.Climb climb) {
-            return new Work.Climb(climb.reps(), easier(climb.until(), FOUR_LEFT));
-        }
-        if (work instanceof Work.Until until) {
-            return new Work.Until(until.reps(), easier(until.until(), FOUR_LEFT));
-        }
-        if (work instanceof Work.Carry carry) {
-            return new Work.Carry(half.sets(), carry.distance(), carry.unit(), Optional.empty());
-        }
-        return work.sets() > 1 ? half : shorter(half);
-    }
-
-    private static Work shorter(Work work) {
-        if (work instanceof Work.RepsInTime reps) {
-            return new Work.RepsInTime(1, half(reps.time()));
-        }
-        if (work instanceof Work.Hold hold) {
-            return new Work.Hold(1, half(hold.time()));
-        }
-        return work instanceof Work.Rounds rounds && rounds.goal().isEmpty()
-                ? new Work.Rounds(Optional.empty(), rounds.time().map(Deload::half))
-                : work;
-    }
-
-    private static Duration half(Duration time) {
-        return Duration.ofSeconds(Math.max(1, time.toSeconds() / 2));
-    }
-
-    private static Mass halves(Mass load, MassUnit unit) {
+    static Mass halves(Mass load, MassUnit unit) {
         return Mass.of(halves(load.in(unit)).max(new BigDecimal("0.5")), unit);
     }
 
     /** Down to a half. */
-    private static BigDecimal halves(BigDecimal figure) {
+    static BigDecimal halves(BigDecimal figure) {
         return figure.multiply(TWO).setScale(0, RoundingMode.FLOOR).divide(TWO);
     }
 }

@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.ShrinkingSteps;
 import dev.yarbel.core.session.LiftNumbers;
@@ -90,52 +91,85 @@ public record Fill(List<Optional<Dose>> doses, List<Note> notes) {
 
         /** A part's load as a share of what another load hangs on. */
         Percent shareIn(LoadBasis in, Part part) {
-            if (in instanceof LoadBasis.Share of
-                    && part.basis() instanceof LoadBasis.Share share
-                    && of.of().equals(share.of())) {
-                return share.percent();
-            }
-            return tenths(mass(part).percentOf(whole(in)));
+            Optional<LoadBasis.Share> share = part.basis().share();
+            return in.share().isPresent() && in.share().map(LoadBasis.Share::of).equals(share.map(LoadBasis.Share::of))
+                    ? share.get().percent()
+                    : tenths(mass(part).percentOf(whole(in)));
         }
 
         /** The basis that asks for a share of what another load hangs on. */
         LoadBasis basis(LoadBasis in, Percent percent) {
-            if (in instanceof LoadBasis.Share of) {
-                if (percent.isGreaterThan(of.of().most())) {
-                    throw new FillRefused(
-                            FillRefused.Why.BEYOND_REFERENCE, of.of(), of.of().most());
+            if (in.share().isPresent()) {
+                Reference of = in.share().get().of();
+                if (percent.isGreaterThan(of.most())) {
+                    throw new FillRefused(FillRefused.Why.BEYOND_REFERENCE, of, of.most());
                 }
-                return new LoadBasis.Share(of.of(), percent);
+                return new LoadBasis.Share(of, percent);
             }
-            MassUnit unit = in instanceof LoadBasis.Fixed fixed ? fixed.unit() : MassUnit.KG;
+            MassUnit unit = in.unitWritten().orElse(MassUnit.KG);
             return new LoadBasis.Fixed(
                     Mass.of(whole(in).times(percent).in(unit).setScale(1, RoundingMode.HALF_UP), unit), unit);
         }
 
         private Mass mass(Part part) {
-            if (part.basis() instanceof LoadBasis.AtRpe at) {
-                return numbers.estimate()
-                        .or(numbers::workingMax)
-                        .map(max -> numbers.curve().load(max, part.reps(), at.rpe()))
-                        .orElseThrow(() -> new FillRefused(FillRefused.Why.NUMBER_MISSING));
-            }
-            return part.basis() instanceof LoadBasis.Share share
-                    ? whole(share).times(share.percent())
-                    : part.basis() instanceof LoadBasis.Fixed ? whole(part.basis()) : none();
+            Mass whole = whole(part.basis());
+            return part.basis()
+                    .rating()
+                    .map(rpe -> numbers.curve().load(whole, part.reps(), rpe))
+                    .or(() -> part.basis().share().map(share -> whole.times(share.percent())))
+                    .orElse(whole);
         }
 
         /** What shares of a basis are of: its reference, the load as such, and of a rating the max. */
         private Mass whole(LoadBasis in) {
-            if (in instanceof LoadBasis.Fixed fixed) {
+            return in.accept(new Whole(numbers));
+        }
+
+        private record Whole(LiftNumbers numbers) implements LoadBasis.Visitor<Mass> {
+
+            @Override
+            public Mass atRpe(LoadBasis.AtRpe at) {
+                return numbers.estimate().or(numbers::workingMax).orElseThrow(Start::numberMissing);
+            }
+
+            @Override
+            public Mass share(LoadBasis.Share share) {
+                return numbers.of(share.of()).orElseThrow(Start::numberMissing);
+            }
+
+            @Override
+            public Mass belowTop(LoadBasis.BelowTop below) {
+                return none();
+            }
+
+            @Override
+            public Mass fixed(LoadBasis.Fixed fixed) {
                 return fixed.load();
             }
-            if (in instanceof LoadBasis.AtRpe) {
-                return numbers.estimate().or(numbers::workingMax).orElseGet(Start::none);
+
+            @Override
+            public Mass bodyMassPlus(LoadBasis.BodyMassPlus plus) {
+                return none();
             }
-            if (in instanceof LoadBasis.Share share) {
-                return numbers.of(share.of()).orElseThrow(() -> new FillRefused(FillRefused.Why.NUMBER_MISSING));
+
+            @Override
+            public Mass lastTime(LoadBasis.LastTime last) {
+                return none();
             }
-            return none();
+
+            @Override
+            public Mass atSpeed(LoadBasis.AtSpeed at) {
+                return none();
+            }
+
+            @Override
+            public Mass byFeel(LoadBasis.ByFeel byFeel) {
+                return none();
+            }
+        }
+
+        private static FillRefused numberMissing() {
+            return new FillRefused(FillRefused.Why.NUMBER_MISSING);
         }
 
         private static Mass none() {
@@ -161,17 +195,18 @@ public record Fill(List<Optional<Dose>> doses, List<Note> notes) {
      * @throws FillRefused when the rule cannot be applied to such a dose
      */
     public static Fill of(FillRule rule, Dose from, Row row, LiftNumbers numbers) {
-        boolean deloadNext = rule instanceof FillRule.DeloadNext && row.weeks() > 0;
-        int toDraw = row.trainingWeeks() - (deloadNext && !row.deloads().get(0) ? 1 : 0);
+        Optional<Deload> deloadNext = rule.deload().filter(style -> row.weeks() > 0);
+        int toDraw =
+                row.trainingWeeks() - (deloadNext.isPresent() && !row.deloads().get(0) ? 1 : 0);
         List<Dose> drawn = rule.draw(new Start(from, toDraw, row.after(), numbers));
         List<Optional<Dose>> doses = new ArrayList<>();
         List<Note> notes = new ArrayList<>();
         Dose before = from;
         int next = 0;
         for (int week = 0; week < row.weeks(); week++) {
-            if (deloadNext && week == 0) {
-                doses.add(((FillRule.DeloadNext) rule).style().of(from, numbers));
-                if (((FillRule.DeloadNext) rule).style() != Deload.OFF && !Deload.canLighten(from)) {
+            if (deloadNext.isPresent() && week == 0) {
+                doses.add(deloadNext.get().of(from, numbers));
+                if (deloadNext.get() != Deload.OFF && !Deload.canLighten(from)) {
                     notes.add(Note.LEFT_OUT_OF_DELOAD);
                 }
             } else if (row.deloads().get(week)) {
@@ -180,7 +215,7 @@ public record Fill(List<Optional<Dose>> doses, List<Note> notes) {
                 notes.add(Note.DELOAD_STAYS);
             } else {
                 // what the last week is to ask was written by the coach
-                boolean written = rule instanceof FillRule.Backwards && next == drawn.size() - 1;
+                boolean written = rule.isLastWritten() && next == drawn.size() - 1;
                 Dose wanted = drawn.get(next++);
                 Dose dose = written ? wanted : withinReach(wanted, before, from, numbers.in(week + 1), notes);
                 doses.add(Optional.of(dose));
@@ -194,9 +229,8 @@ public record Fill(List<Optional<Dose>> doses, List<Note> notes) {
     }
 
     private static boolean isRatingCapped(FillRule rule, Dose from, List<Dose> drawn) {
-        boolean steps = rule instanceof FillRule.Steady || rule instanceof FillRule.Wave;
         Optional<Rpe> last = drawn.isEmpty() ? Optional.empty() : FillRule.rating(drawn.get(drawn.size() - 1));
-        return steps
+        return rule.raisesRatings()
                 && last.isPresent()
                 && FillRule.rating(from)
                         .map(rpe -> last.get().halvesLeft() > rpe.halvesLeft() - drawn.size())
@@ -209,9 +243,9 @@ public record Fill(List<Optional<Dose>> doses, List<Note> notes) {
         if (WithinReach.of(first, numbers, from.first())) {
             return dose;
         }
-        if (first.work() instanceof Work.Straight straight) {
-            for (int reps = straight.reps() - 1; reps >= 1; reps--) {
-                Part fewer = first.with(Work.Straight.of(straight.sets(), reps));
+        if (first.work().straight().isPresent()) {
+            for (int reps = first.reps() - 1; reps >= 1; reps--) {
+                Part fewer = first.with(Work.Straight.of(first.sets(), reps));
                 if (WithinReach.of(fewer, numbers, from.first())) {
                     notes.add(Note.REPS_COME_DOWN);
                     List<Part> parts = new ArrayList<>(dose.parts());

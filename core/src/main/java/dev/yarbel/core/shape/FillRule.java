@@ -21,8 +21,18 @@ import java.util.Optional;
  */
 public sealed interface FillRule {
 
-    /** Whether the week after the one it fills from becomes a deload. */
-    default boolean makesDeload() {
+    /** How the week after the one it fills from becomes a deload; empty where it does not. */
+    default Optional<Deload> deload() {
+        return Optional.empty();
+    }
+
+    /** Whether ratings rise with it, up to {@link #HARDEST}. */
+    default boolean raisesRatings() {
+        return false;
+    }
+
+    /** Whether its last week was written by the coach. */
+    default boolean isLastWritten() {
         return false;
     }
 
@@ -42,6 +52,11 @@ public sealed interface FillRule {
      */
     record Steady(Percent points, Mass step) implements FillRule {
         @Override
+        public boolean raisesRatings() {
+            return true;
+        }
+
+        @Override
         public List<Dose> draw(Fill.Start start) {
             List<Dose> doses = new ArrayList<>();
             for (int week = 1; week <= start.weeks(); week++) {
@@ -59,12 +74,14 @@ public sealed interface FillRule {
     record Shrinking(Percent goal) implements FillRule {
         @Override
         public List<Dose> draw(Fill.Start start) {
-            if (!(start.dose().first().basis() instanceof LoadBasis.Share share)) {
-                throw new FillRefused(FillRefused.Why.NO_PERCENTAGE);
-            }
+            LoadBasis.Share share = start.dose()
+                    .first()
+                    .basis()
+                    .share()
+                    .orElseThrow(() -> new FillRefused(FillRefused.Why.NO_PERCENTAGE));
             List<Dose> doses = new ArrayList<>();
             for (Percent percent : start.steps(share.percent(), goal)) {
-                doses.add(withFirst(start.dose(), at(start.dose().first(), percent)));
+                doses.add(withFirst(start.dose(), at(share, percent)));
             }
             return doses;
         }
@@ -76,6 +93,11 @@ public sealed interface FillRule {
      * @param points each week
      */
     record Wave(Percent points, Mass step) implements FillRule {
+        @Override
+        public boolean raisesRatings() {
+            return true;
+        }
+
         @Override
         public List<Dose> draw(Fill.Start start) {
             List<Dose> doses = new ArrayList<>();
@@ -89,8 +111,8 @@ public sealed interface FillRule {
     /** A deload in the week after, and the same dose again from there on. */
     record DeloadNext(Deload style) implements FillRule {
         @Override
-        public boolean makesDeload() {
-            return true;
+        public Optional<Deload> deload() {
+            return Optional.of(style);
         }
 
         @Override
@@ -108,15 +130,19 @@ public sealed interface FillRule {
      */
     record Backwards(Dose last) implements FillRule {
         @Override
+        public boolean isLastWritten() {
+            return true;
+        }
+
+        @Override
         public List<Dose> draw(Fill.Start start) {
             if (start.weeks() == 0) {
                 return List.of();
             }
-            LoadBasis from = start.dose().first().basis();
+            Optional<Rpe> from = rating(start.dose());
+            Optional<Rpe> goal = rating(last);
             List<Dose> doses =
-                    from instanceof LoadBasis.AtRpe first && last.first().basis() instanceof LoadBasis.AtRpe goal
-                            ? byRating(start, first.rpe(), goal.rpe())
-                            : byLoad(start);
+                    from.isPresent() && goal.isPresent() ? byRating(start, from.get(), goal.get()) : byLoad(start);
             doses.set(start.weeks() - 1, last);
             return doses;
         }
@@ -138,7 +164,7 @@ public sealed interface FillRule {
         private List<Dose> byLoad(Fill.Start start) {
             Part first = start.dose().first();
             LoadBasis goal = last.first().basis();
-            LoadBasis in = goal instanceof LoadBasis.AtRpe ? first.basis() : goal;
+            LoadBasis in = goal.rating().isPresent() ? first.basis() : goal;
             Percent from = start.shareIn(in, first);
             Percent to = start.shareIn(in, last.first());
             List<Dose> doses = new ArrayList<>();
@@ -156,11 +182,13 @@ public sealed interface FillRule {
 
         /** The sets of the first week, so far on the way to those of the last. */
         private Part between(Part first, double way) {
-            return first.work() instanceof Work.Straight from
-                            && last.first().work() instanceof Work.Straight to
-                            && from.plus().isEmpty()
+            Optional<Work.Straight> from =
+                    first.work().straight().filter(straight -> straight.plus().isEmpty());
+            Optional<Work.Straight> to = last.first().work().straight();
+            return from.isPresent() && to.isPresent()
                     ? first.with(Work.Straight.of(
-                            between(from.sets(), to.sets(), way), between(from.reps(), to.reps(), way)))
+                            between(from.get().sets(), to.get().sets(), way),
+                            between(from.get().reps(), to.get().reps(), way)))
                     : first;
         }
 
@@ -182,56 +210,82 @@ public sealed interface FillRule {
      */
     List<Dose> draw(Fill.Start start);
 
-    private static Part at(Part part, Percent percent) {
-        LoadBasis.Share share = (LoadBasis.Share) part.basis();
+    private static LoadBasis at(LoadBasis.Share share, Percent percent) {
         Percent most = percent.plus(share.most().minus(share.percent()));
         if (most.isGreaterThan(share.of().most())) {
             throw new FillRefused(
                     FillRefused.Why.BEYOND_REFERENCE, share.of(), share.of().most());
         }
-        return part.with(new LoadBasis.Share(share.of(), percent, most));
+        return new LoadBasis.Share(share.of(), percent, most);
     }
 
     private static Dose raised(Dose dose, Percent points, Mass step, int steps) {
-        Part part = dose.first();
-        LoadBasis basis = part.basis();
-        if (basis instanceof LoadBasis.Share share) {
+        return withFirst(dose, dose.first().basis().accept(new Raised(points, step, steps)));
+    }
+
+    /** A load so many steps higher. */
+    record Raised(Percent points, Mass step, int steps) implements LoadBasis.Visitor<LoadBasis> {
+
+        @Override
+        public LoadBasis atRpe(LoadBasis.AtRpe at) {
+            return new LoadBasis.AtRpe(raised(at.least()), raised(at.rpe()));
+        }
+
+        @Override
+        public LoadBasis share(LoadBasis.Share share) {
             BigDecimal raised = share.percent().figure().add(points.figure().multiply(BigDecimal.valueOf(steps)));
-            return withFirst(dose, at(part, Percent.of(raised.setScale(4, RoundingMode.HALF_UP))));
+            return FillRule.at(share, Percent.of(raised.setScale(4, RoundingMode.HALF_UP)));
         }
-        if (basis instanceof LoadBasis.Fixed fixed) {
+
+        @Override
+        public LoadBasis belowTop(LoadBasis.BelowTop below) {
+            return none();
+        }
+
+        @Override
+        public LoadBasis fixed(LoadBasis.Fixed fixed) {
             Mass load = fixed.load().plus(step.times(steps));
-            if (load.isGreaterThan(LoadBasis.Fixed.MOST)) {
-                throw new FillRefused(FillRefused.Why.NOTHING_TO_STEP);
-            }
-            return withFirst(dose, part.with(new LoadBasis.Fixed(load, fixed.unit())));
+            return load.isGreaterThan(LoadBasis.Fixed.MOST) ? none() : new LoadBasis.Fixed(load, fixed.unit());
         }
-        if (basis instanceof LoadBasis.AtRpe at) {
-            return withFirst(dose, part.with(new LoadBasis.AtRpe(raised(at.least(), steps), raised(at.rpe(), steps))));
+
+        @Override
+        public LoadBasis bodyMassPlus(LoadBasis.BodyMassPlus plus) {
+            return new LoadBasis.BodyMassPlus(plus.more().plus(step.times(steps)), plus.unit());
         }
-        if (basis instanceof LoadBasis.BodyMassPlus plus) {
-            return withFirst(
-                    dose, part.with(new LoadBasis.BodyMassPlus(plus.more().plus(step.times(steps)), plus.unit())));
+
+        @Override
+        public LoadBasis lastTime(LoadBasis.LastTime last) {
+            return last;
         }
-        if (basis instanceof LoadBasis.LastTime) {
-            return dose;
+
+        @Override
+        public LoadBasis atSpeed(LoadBasis.AtSpeed at) {
+            return none();
         }
-        throw new FillRefused(FillRefused.Why.NOTHING_TO_STEP);
+
+        @Override
+        public LoadBasis byFeel(LoadBasis.ByFeel byFeel) {
+            return none();
+        }
+
+        private Rpe raised(Rpe rpe) {
+            int hardest = Math.min(HARDEST.halvesLeft(), rpe.halvesLeft());
+            return Rpe.withHalvesLeft(Math.max(hardest, rpe.halvesLeft() - steps));
+        }
+
+        private static LoadBasis none() {
+            throw new FillRefused(FillRefused.Why.NOTHING_TO_STEP);
+        }
     }
 
-    private static Rpe raised(Rpe rpe, int halves) {
-        int hardest = Math.min(HARDEST.halvesLeft(), rpe.halvesLeft());
-        return Rpe.withHalvesLeft(Math.max(hardest, rpe.halvesLeft() - halves));
-    }
-
-    private static Dose withFirst(Dose dose, Part first) {
+    private static Dose withFirst(Dose dose, LoadBasis load) {
         List<Part> parts = new ArrayList<>(dose.parts());
-        parts.set(0, first);
+        parts.set(0, dose.first().with(load));
         return new Dose(parts);
     }
 
-    /** What a rule leaves alone: a dose without a percentage, say. */
+    /** The rating that a dose asks for first. */
     static Optional<Rpe> rating(Dose dose) {
-        return dose.first().basis() instanceof LoadBasis.AtRpe at ? Optional.of(at.rpe()) : Optional.empty();
+        return dose.first().basis().rating();
     }
 }

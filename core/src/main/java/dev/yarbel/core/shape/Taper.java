@@ -120,7 +120,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
      */
     public Optional<Dose> of(Lift lift, Dose dose, LocalDate on, boolean stands) {
         int out = daysOut(on);
-        if (!shapes(on) || dose.first().work() instanceof Work.Preparation) {
+        if (!shapes(on) || dose.first().work().isPreparation()) {
             return out < LAST_SESSION && out >= 0 ? Optional.empty() : Optional.of(dose);
         }
         if (out >= 0 && out < LAST_SESSION) {
@@ -163,20 +163,22 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     /** Sets that a law drops hang on the last time instead, a little lighter as that may be missed: or they would come back. */
     private static Part fewer(Part part) {
         Part fewer = part.with(fewer(part.work()));
-        return part.is(Manner.STAGES) && part.basis() instanceof LoadBasis.LastTime
+        return part.is(Manner.STAGES) && part.basis().goesOnFromLast()
                 ? fewer.with(new LoadBasis.Share(Reference.Named.LAST, NEARLY_LAST))
                 : fewer;
     }
 
     private static Work fewer(Work work) {
-        return work instanceof Work.ToLimit limit
-                ? new Work.ToLimit(HalfTheSets.of(work).sets(), new Work.Stop.At(stop(limit.stop())))
-                : HalfTheSets.of(work);
+        Work fewer = HalfTheSets.of(work);
+        return work.isToLimit()
+                ? new Work.ToLimit(
+                        fewer.sets(), new Work.Stop.At(stop(work.stop().orElseThrow())))
+                : fewer;
     }
 
     private static Rpe stop(Work.Stop stop) {
         Rpe two = Rpe.of(8);
-        return stop instanceof Work.Stop.At at && at.rpe().compareTo(two) < 0 ? at.rpe() : two;
+        return stop.rating().filter(rpe -> rpe.compareTo(two) < 0).orElse(two);
     }
 
     /** Kit is no longer left off. */
@@ -192,8 +194,9 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
             return Optional.empty();
         }
         int sets = Math.max(1, Math.min(out >= 0 && out <= VERY_NEAR ? 2 : 3, (dose.sets() + 1) / 2));
-        return Optional.of(Dose.of(asOnTheDay(Part.of(light(part.work(), sets), light(part, numbers.apply(lift), out))
-                .with(plain(part)))));
+        return Optional.of(Dose.of(
+                asOnTheDay(Part.of(part.work().accept(new LightWork(sets)), light(part, numbers.apply(lift), out))
+                        .with(plain(part)))));
     }
 
     /** Without stages, which a light day must not move, and without rests and beats of heavier work. */
@@ -201,8 +204,56 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
         return part.is(Manner.SPEED) ? Details.of(Manner.SPEED) : Details.NONE;
     }
 
-    private static Work light(Work work, int sets) {
-        if (work instanceof Work.Carry carry) {
+    /** So many sets, light: three repetitions at most, ten metres, half the time. */
+    private record LightWork(int sets) implements Work.Visitor<Work> {
+
+        @Override
+        public Work straight(Work.Straight straight) {
+            return few(straight.reps());
+        }
+
+        @Override
+        public Work toLimit(Work.ToLimit toLimit) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work climb(Work.Climb climb) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work clusters(Work.Clusters clusters) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work density(Work.Density density) {
+            return few(density.reps());
+        }
+
+        @Override
+        public Work until(Work.Until until) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work inAll(Work.InAll inAll) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work repsInTime(Work.RepsInTime repsInTime) {
+            return few(MOST_REPS - 1);
+        }
+
+        @Override
+        public Work hold(Work.Hold hold) {
+            return new Work.Hold(sets, hold.time().dividedBy(2).plusSeconds(1));
+        }
+
+        @Override
+        public Work carry(Work.Carry carry) {
             boolean shorter = carry.distance().isGreaterThan(TEN_METRES);
             return new Work.Carry(
                     sets,
@@ -210,25 +261,33 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                     shorter ? LengthUnit.M : carry.unit(),
                     Optional.empty());
         }
-        if (work instanceof Work.Hold hold) {
-            return new Work.Hold(sets, hold.time().dividedBy(2).plusSeconds(1));
+
+        @Override
+        public Work rounds(Work.Rounds rounds) {
+            return few(MOST_REPS - 1);
         }
-        int reps = work instanceof Work.Straight straight
-                ? straight.reps()
-                : work instanceof Work.Density density ? density.reps() : MOST_REPS - 1;
-        return Work.Straight.of(sets, Math.max(1, Math.min(MOST_REPS, reps)));
+
+        @Override
+        public Work preparation(Work.Preparation preparation) {
+            return few(MOST_REPS - 1);
+        }
+
+        private Work few(int reps) {
+            return Work.Straight.of(sets, Math.max(1, Math.min(MOST_REPS, reps)));
+        }
     }
 
     private static LoadBasis light(Part part, LiftNumbers known, int out) {
         Percent most = out >= 0 && out <= VERY_NEAR ? LIGHTEST : LIGHT;
         LoadBasis basis = part.basis();
-        if (basis instanceof LoadBasis.Share share) {
+        if (basis.share().isPresent()) {
+            LoadBasis.Share share = basis.share().get();
             // a goal is more than the max
             Percent limit =
                     share.of() == Reference.Named.EVENT || share.of() == Reference.Named.GOAL ? LIGHT_RUN : most;
             return new LoadBasis.Share(share.of(), share.percent().isGreaterThan(limit) ? limit : share.percent());
         }
-        if (basis instanceof LoadBasis.LastTime) {
+        if (basis.goesOnFromLast()) {
             // a run may stand anywhere from 60 % up
             return known.workingMax().isPresent()
                     ? LoadBasis.ofWorkingMax(LIGHT_RUN)
@@ -240,12 +299,11 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
         if (known.estimate().isPresent()) {
             return new LoadBasis.Share(Reference.Named.ESTIMATE, most);
         }
-        if (basis instanceof LoadBasis.Fixed fixed) {
-            return new LoadBasis.Fixed(fixed.load().times(OF_LAST), fixed.unit());
+        if (basis.written().isPresent()) {
+            return new LoadBasis.Fixed(
+                    basis.written().get().times(OF_LAST), basis.unitWritten().orElseThrow());
         }
-        return basis instanceof LoadBasis.AtRpe || part.work() instanceof Work.Climb
-                ? new LoadBasis.AtRpe(Rpe.of(6))
-                : basis;
+        return basis.rating().isPresent() || part.work().isClimb() ? new LoadBasis.AtRpe(Rpe.of(6)) : basis;
     }
 
     // ---- what is heavy
@@ -256,17 +314,16 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     }
 
     private static boolean isHeavy(Part part, LiftNumbers numbers) {
-        if (part.basis() instanceof LoadBasis.AtRpe at) {
-            return at.rpe().compareTo(FROM_HEAVY) > 0;
+        if (part.basis().rating().isPresent()) {
+            return part.basis().rating().get().compareTo(FROM_HEAVY) > 0;
         }
-        if (part.work() instanceof Work.ToLimit || part.work() instanceof Work.Climb) {
+        if (part.work().isToLimit() || part.work().isClimb()) {
             return true;
         }
-        if (part.basis() instanceof LoadBasis.Share share
-                && (share.of() == Reference.Named.EVENT || share.of() == Reference.Named.LAST)) {
-            return !share.percent().isLessThan(HEAVY.plus(Percent.of(1)));
+        if (part.basis().isShareOf(Reference.Named.EVENT) || part.basis().isShareOfLast()) {
+            return !part.percent().orElseThrow().isLessThan(HEAVY.plus(Percent.of(1)));
         }
-        if (part.basis() instanceof LoadBasis.LastTime) {
+        if (part.basis().goesOnFromLast()) {
             return true;
         }
         return WithinReach.load(part, numbers)

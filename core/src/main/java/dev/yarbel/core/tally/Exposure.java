@@ -1,9 +1,8 @@
 package dev.yarbel.core.tally;
 
-import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.Resolver;
@@ -62,10 +61,10 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     /** How much harder than asked a set rated, in halves; zero where no rating was asked for or given. */
     private static int halvesOverTheTarget(List<Prescription> day, DoneSet done) {
         for (Prescription prescription : day) {
-            if (prescription.isAnsweredBy(done.task())
-                    && prescription.part().basis() instanceof LoadBasis.AtRpe at
-                    && done.set().effort() instanceof Effort.Rated rated) {
-                return at.rpe().halvesLeft() - rated.rpe().halvesLeft();
+            Optional<Rpe> asked = prescription.part().basis().rating();
+            Optional<Rpe> rated = done.set().effort().rating();
+            if (prescription.isAnsweredBy(done.task()) && asked.isPresent() && rated.isPresent()) {
+                return asked.get().halvesLeft() - rated.get().halvesLeft();
             }
         }
         return 0;

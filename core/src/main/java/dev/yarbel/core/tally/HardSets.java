@@ -1,13 +1,10 @@
 package dev.yarbel.core.tally;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.LiftNumbers;
 import java.util.Optional;
@@ -25,9 +22,10 @@ public final class HardSets {
 
     /** Whether a set was hard: by its rating, because it was missed, or by its load. */
     public static boolean isHard(LiftedSet set, LiftNumbers numbers) {
-        boolean byEffort = set.effort() instanceof Effort.Rated rated
-                ? rated.rpe().compareTo(FOUR_LEFT) >= 0
-                : set.effort() instanceof Effort.Missed;
+        boolean byEffort = set.effort()
+                .rating()
+                .map(rpe -> rpe.compareTo(FOUR_LEFT) >= 0)
+                .orElse(set.effort().isMissed());
         return byEffort || isHeavy(set.load(), numbers);
     }
 
@@ -38,9 +36,12 @@ public final class HardSets {
 
     /** Whether a dose's sets will be hard where their load cannot be said. */
     public static boolean isHard(Part dose) {
-        return dose.basis() instanceof LoadBasis.AtRpe at && at.rpe().compareTo(FOUR_LEFT) >= 0
-                || dose.work() instanceof Work.ToLimit
-                || dose.work() instanceof Work.Climb;
+        return dose.basis()
+                        .rating()
+                        .filter(rpe -> rpe.compareTo(FOUR_LEFT) >= 0)
+                        .isPresent()
+                || dose.work().isToLimit()
+                || dose.work().isClimb();
     }
 
     /**
@@ -48,10 +49,10 @@ public final class HardSets {
      * repetitions or fewer at that load.
      */
     public static boolean isHard(Part dose, Mass load, LiftNumbers numbers) {
-        if (dose.basis() instanceof LoadBasis.AtRpe at) {
-            return at.rpe().compareTo(FOUR_LEFT) >= 0 || isHeavy(load, numbers);
+        if (dose.basis().rating().isPresent()) {
+            return dose.basis().rating().get().compareTo(FOUR_LEFT) >= 0 || isHeavy(load, numbers);
         }
-        if (dose.work() instanceof Work.ToLimit || dose.work() instanceof Work.Climb) {
+        if (dose.work().isToLimit() || dose.work().isClimb()) {
             return true;
         }
         return isHeavy(load, numbers)

@@ -53,41 +53,89 @@ public final class SessionTime {
     }
 
     private static long seconds(Prescription prescription, List<Prescription> day) {
-        Part part = prescription.part();
-        Work work = part.work();
-        if (work instanceof Work.Preparation preparation) {
-            return preparation.time().toSeconds();
-        }
-        if (work instanceof Work.Density density) {
-            return density.time().toSeconds();
-        }
-        if (work instanceof Work.Rounds rounds && rounds.time().isPresent()) {
-            return rounds.time().get().toSeconds();
-        }
-        long rest = Rest.after(part).toSeconds() / inTurn(prescription, day);
-        return part.sets() * (work(part) + rest);
+        return prescription.part().work().accept(new Seconds(prescription.part(), inTurn(prescription, day)));
     }
 
-    private static long work(Part part) {
-        Work work = part.work();
-        if (work instanceof Work.Hold hold) {
-            return hold.time().toSeconds();
+    /**
+     * How long a part takes.
+     *
+     * @param inTurn how many slots are done in turn, its own included
+     */
+    private record Seconds(Part part, int inTurn) implements Work.Visitor<Long> {
+
+        private static final int REPS_TO_THE_LIMIT = 8;
+
+        private long sets(long work) {
+            return part.sets() * (work + Rest.after(part).toSeconds() / inTurn);
         }
-        if (work instanceof Work.Carry carry) {
-            return carry.within().map(Duration::toSeconds).orElse((long) SECONDS_A_CARRY);
+
+        private long reps(int reps) {
+            int beat = part.tempo()
+                    .map(tempo -> Math.max(SECONDS_A_REP, tempo.seconds()))
+                    .orElse(SECONDS_A_REP);
+            return sets((long) reps * beat);
         }
-        if (work instanceof Work.RepsInTime reps) {
-            return reps.time().toSeconds();
+
+        @Override
+        public Long straight(Work.Straight straight) {
+            return reps(straight.reps());
         }
-        if (work instanceof Work.Clusters clusters) {
-            return clusters.within() * (long) clusters.each() * SECONDS_A_REP
-                    + (clusters.within() - 1) * clusters.gap().toSeconds();
+
+        @Override
+        public Long toLimit(Work.ToLimit toLimit) {
+            return reps(REPS_TO_THE_LIMIT);
         }
-        int reps = work instanceof Work.ToLimit ? 8 : part.reps();
-        int beat = part.tempo()
-                .map(tempo -> Math.max(SECONDS_A_REP, tempo.seconds()))
-                .orElse(SECONDS_A_REP);
-        return (long) reps * beat;
+
+        @Override
+        public Long climb(Work.Climb climb) {
+            return reps(climb.reps());
+        }
+
+        @Override
+        public Long clusters(Work.Clusters clusters) {
+            return sets(clusters.within() * (long) clusters.each() * SECONDS_A_REP
+                    + (clusters.within() - 1) * clusters.gap().toSeconds());
+        }
+
+        @Override
+        public Long density(Work.Density density) {
+            return density.time().toSeconds();
+        }
+
+        @Override
+        public Long until(Work.Until until) {
+            return reps(until.reps());
+        }
+
+        @Override
+        public Long inAll(Work.InAll inAll) {
+            return reps(inAll.reps());
+        }
+
+        @Override
+        public Long repsInTime(Work.RepsInTime repsInTime) {
+            return sets(repsInTime.time().toSeconds());
+        }
+
+        @Override
+        public Long hold(Work.Hold hold) {
+            return sets(hold.time().toSeconds());
+        }
+
+        @Override
+        public Long carry(Work.Carry carry) {
+            return sets(carry.within().map(Duration::toSeconds).orElse((long) SECONDS_A_CARRY));
+        }
+
+        @Override
+        public Long rounds(Work.Rounds rounds) {
+            return rounds.time().map(Duration::toSeconds).orElseGet(() -> reps(rounds.reps()));
+        }
+
+        @Override
+        public Long preparation(Work.Preparation preparation) {
+            return preparation.time().toSeconds();
+        }
     }
 
     /** How many slots are done in turn with this one, itself included. */

@@ -42,7 +42,7 @@ public record WorkLine(
                         HardSets.isHard(part, Demand.of(prescription, numbers).plain(mass), numbers))
                 .orElseGet(() -> HardSets.isHard(part));
         // of sets that climb the last one counts
-        int hardSets = !hard ? 0 : part.work() instanceof Work.Climb ? 1 : part.sets();
+        int hardSets = !hard ? 0 : part.work().isClimb() ? 1 : part.sets();
         return new WorkLine(
                 week,
                 day,
@@ -53,7 +53,7 @@ public record WorkLine(
                 part.work().countsReps()
                         ? share(load.map(Demand.of(prescription, numbers)::plain), numbers)
                         : Optional.empty(),
-                part.work() instanceof Work.Preparation ? 0 : hardSets,
+                part.work().isPreparation() ? 0 : hardSets,
                 false);
     }
 
@@ -81,7 +81,7 @@ public record WorkLine(
             return 0;
         }
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
-        if (!(part.work() instanceof Work.ToLimit) || load.isEmpty() || max.isEmpty()) {
+        if (!part.work().isToLimit() || load.isEmpty() || max.isEmpty()) {
             return part.reps();
         }
         int reps = 1;

@@ -305,7 +305,7 @@ class DoseParserTest {
             })
     void aLoadWithoutAUnitIsInTheLifters(String typed, MassUnit unit, String kept, boolean guessed) {
         DoseParser.Read read = (DoseParser.Read) DoseParser.parse(typed, unit);
-        assertThat(read.dose().shorthand()).isEqualTo(kept);
+        assertThat(read.read().shorthand()).isEqualTo(kept);
         assertThat(read.unitGuessed()).isEqualTo(guessed);
     }
 
@@ -364,7 +364,7 @@ class DoseParserTest {
             unreadable.suggestion().ifPresent(s -> assertThat(DoseParser.parse(s))
                     .isInstanceOf(DoseParser.Read.class));
         } else {
-            Dose read = ((DoseParser.Read) result).dose();
+            Dose read = ((DoseParser.Read) result).read();
             assertThat(Dose.parse(read.shorthand())).isEqualTo(read);
         }
     }

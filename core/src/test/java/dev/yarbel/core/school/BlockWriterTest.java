@@ -186,7 +186,7 @@ class BlockWriterTest {
                 for (Slot slot : slots(block)) {
                     slot.doses().get(week).ifPresent(dose -> assertThat(dose.parts())
                             .noneMatch(part ->
-                                    part.work() instanceof Work.ToLimit limit && limit.stop() instanceof Work.Stop.Form
+                                    part.work() instanceof Work.ToLimit limit && limit.end() instanceof Work.Stop.Form
                                             || part.work() instanceof Work.Straight straight
                                                     && straight.plus().isPresent()));
                 }

@@ -135,7 +135,7 @@ class DeloadTest {
                 assertThat(is.work() instanceof Work.Straight straight
                                 && straight.plus().isPresent())
                         .isFalse();
-                assertThat(is.work() instanceof Work.ToLimit limit && limit.stop() instanceof Work.Stop.Form)
+                assertThat(is.work() instanceof Work.ToLimit limit && limit.end() instanceof Work.Stop.Form)
                         .isFalse();
                 if (was.is(Manner.SPEED)) {
                     assertThat(is.basis()).isEqualTo(was.basis());

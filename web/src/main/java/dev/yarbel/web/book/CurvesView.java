@@ -1,6 +1,5 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.effort.OneParameterCurve;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.effort.RepsInAll;
@@ -80,7 +79,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         curves.add(RepCurve.DEFAULT);
         standing.lifts().stream()
                 .map(LiftStanding::curve)
-                .filter(curve -> curve instanceof OneParameterCurve && !curves.contains(curve))
+                .filter(curve -> curve.formula().isEmpty() && !curves.contains(curve))
                 .distinct()
                 .forEach(curves::add);
         curves.addAll(List.of(RepFormula.values()));
@@ -109,7 +108,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         }
         return new Row(
                 curve,
-                curve instanceof RepFormula formula ? formula.year() : null,
+                curve.formula().map(RepFormula::year).orElse(null),
                 (int) standing.lifts().stream()
                         .filter(lift -> lift.curve().equals(curve))
                         .count(),

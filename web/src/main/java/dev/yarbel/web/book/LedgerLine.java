@@ -1,7 +1,6 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
-import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
@@ -72,6 +71,6 @@ record LedgerLine(Change change, String subject, String before, String after) {
 
     /** The code of a curve's name in the bundle. */
     static String curveName(RepCurve curve) {
-        return curve instanceof RepFormula ? "curve." + curve.key() : "curve.own";
+        return curve.formula().map(formula -> "curve." + formula.key()).orElse("curve.own");
     }
 }

@@ -18,24 +18,42 @@ public class LiftWords {
 
     /** A reason for a mastery. */
     public String reason(Reason reason) {
-        String level = words.say("book.mastery.mastery." + reason.speaksFor());
-        if (reason instanceof Reason.History history) {
+        return reason.accept(new Said(words.say("book.mastery.mastery." + reason.speaksFor())));
+    }
+
+    private final class Said implements Reason.Visitor<String> {
+
+        private final String level;
+
+        private Said(String level) {
+            this.level = level;
+        }
+
+        @Override
+        public String history(Reason.History history) {
             return words.say("book.mastery.reason.history", history.months(), level);
         }
-        if (reason instanceof Reason.Alike alike) {
+
+        @Override
+        public String alike(Reason.Alike alike) {
             return words.say(
                     "book.mastery.reason.alike", words.say("book.mastery.consistency." + alike.consistency()), level);
         }
-        if (reason instanceof Reason.Breath) {
+
+        @Override
+        public String breath(Reason.Breath breath) {
             return words.say("book.mastery.reason.breath", level);
         }
-        Reason.Strength strength = (Reason.Strength) reason;
-        return words.say(
-                "book.mastery.reason.strength",
-                words.wholePercent(strength.ofBodyMass()),
-                words.wholePercent(strength.intermediateFrom()),
-                words.wholePercent(strength.advancedFrom()),
-                level);
+
+        @Override
+        public String strength(Reason.Strength strength) {
+            return words.say(
+                    "book.mastery.reason.strength",
+                    words.wholePercent(strength.ofBodyMass()),
+                    words.wholePercent(strength.intermediateFrom()),
+                    words.wholePercent(strength.advancedFrom()),
+                    level);
+        }
     }
 
     /** The muscles a lift trains. */

@@ -83,11 +83,9 @@ class NoviceTests {
                 .map(TestSetEntity::set)
                 .toList();
         NoviceStart.Step step = NoviceStart.next(sets, loads, curve(lifter, variation));
-        if (step instanceof NoviceStart.Step.Over over) {
-            numbers.found(coach, lifter, variation.lift(), over.max(), over.workingMax(), "book.source.test");
-        } else if (step instanceof NoviceStart.Step.Ended ended) {
-            numbers.found(coach, lifter, variation.lift(), ended.atLeast(), ended.workingMax(), "book.source.test");
-        }
+        step.found()
+                .ifPresent(found -> numbers.found(
+                        coach, lifter, variation.lift(), found.max(), found.workingMax(), "book.source.test"));
     }
 
     /** Starts from a load good for 15 to 20 repetitions. */

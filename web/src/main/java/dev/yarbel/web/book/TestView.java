@@ -17,25 +17,37 @@ import java.util.Optional;
 record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<BarDrawing> drawing, String kit) {
 
     static TestView of(NoviceStart.Step step, Loads loads) {
-        if (step instanceof NoviceStart.Step.Another another) {
+        return step.accept(new Of(loads));
+    }
+
+    private record Of(Loads loads) implements NoviceStart.Step.Visitor<TestView> {
+
+        @Override
+        public TestView another(NoviceStart.Step.Another another) {
             Optional<BarDrawing> drawing = loads.takesPlates()
                     ? Optional.of(BarDrawing.of(
                             loads.fit(another.load(), Rounding.NEAREST).loading()))
                     : Optional.empty();
             return new TestView("another", another.load(), null, null, drawing, loads.name());
         }
-        if (step instanceof NoviceStart.Step.Over over) {
-            return new TestView(
-                    over.overshot() ? "overshot" : "over",
-                    null,
-                    over.max(),
-                    over.workingMax(),
-                    Optional.empty(),
-                    loads.name());
+
+        @Override
+        public TestView over(NoviceStart.Step.Over over) {
+            return ended(over.overshot() ? "overshot" : "over", over.max(), over.workingMax());
         }
-        if (step instanceof NoviceStart.Step.Ended ended) {
-            return new TestView("ended", null, ended.atLeast(), ended.workingMax(), Optional.empty(), loads.name());
+
+        @Override
+        public TestView ended(NoviceStart.Step.Ended ended) {
+            return ended("ended", ended.atLeast(), ended.workingMax());
         }
-        return new TestView("too-heavy", null, null, null, Optional.empty(), loads.name());
+
+        @Override
+        public TestView tooHeavy(NoviceStart.Step.TooHeavy tooHeavy) {
+            return ended("too-heavy", null, null);
+        }
+
+        private TestView ended(String state, Mass max, Mass workingMax) {
+            return new TestView(state, null, max, workingMax, Optional.empty(), loads.name());
+        }
     }
 }

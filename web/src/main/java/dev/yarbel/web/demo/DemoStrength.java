@@ -35,7 +35,7 @@ record DemoStrength(RepCurve curve, Function<Lift, Mass> max) {
         Mass load = task.loading().orElseThrow().total();
         Effort effort = task.key().warmUp() ? new Effort.MoreThanFourLeft() : effort(load, task);
         int reps = task.reps();
-        if (effort instanceof Effort.Missed) {
+        if (effort.isMissed()) {
             while (reps > 0 && !good(task.lift(), load, RepsInAll.toTheLimit(reps))) {
                 reps--;
             }

@@ -38,52 +38,93 @@ class Amounts {
     }
 
     private String amount(Part part, int reps, boolean last) {
-        Work work = part.work();
-        if (work instanceof Work.InAll) {
-            return words.say("amount.in-all", String.valueOf(reps));
+        return part.work().accept(new Asked(reps, last));
+    }
+
+    private final class Asked implements Work.Visitor<String> {
+
+        private final int reps;
+        private final boolean last;
+
+        private Asked(int reps, boolean last) {
+            this.reps = reps;
+            this.last = last;
         }
-        if (work instanceof Work.Until until) {
-            return words.say("amount.until", reps(reps), until.until().toString());
-        }
-        if (work instanceof Work.Straight straight) {
+
+        @Override
+        public String straight(Work.Straight straight) {
             if (straight.isRange()) {
                 return words.say("amount.range", String.valueOf(reps), String.valueOf(straight.most()));
             }
-            return straight.plus().isPresent() && last ? words.say("amount.plus", String.valueOf(reps)) : reps(reps);
+            return straight.plus().isPresent() && last ? words.say("amount.plus", String.valueOf(reps)) : said(reps);
         }
-        if (work instanceof Work.ToLimit limit) {
-            return limit.stop() instanceof Work.Stop.At at
-                    ? words.say("amount.limit-at", at.rpe().toString())
-                    : words.say("amount.limit");
+
+        @Override
+        public String toLimit(Work.ToLimit limit) {
+            return limit.end()
+                    .rating()
+                    .map(rpe -> words.say("amount.limit-at", rpe.toString()))
+                    .orElseGet(() -> words.say("amount.limit"));
         }
-        if (work instanceof Work.Clusters clusters) {
+
+        @Override
+        public String climb(Work.Climb climb) {
+            return said(reps);
+        }
+
+        @Override
+        public String clusters(Work.Clusters clusters) {
             return words.say(
                     "amount.clusters",
                     String.valueOf(clusters.within()),
                     String.valueOf(clusters.each()),
                     seconds(clusters.gap()));
         }
-        if (work instanceof Work.RepsInTime timed) {
+
+        @Override
+        public String density(Work.Density density) {
+            return said(reps);
+        }
+
+        @Override
+        public String until(Work.Until until) {
+            return words.say("amount.until", said(reps), until.until().toString());
+        }
+
+        @Override
+        public String inAll(Work.InAll inAll) {
+            return words.say("amount.in-all", String.valueOf(reps));
+        }
+
+        @Override
+        public String repsInTime(Work.RepsInTime timed) {
             return words.say("amount.time", seconds(timed.time()));
         }
-        if (work instanceof Work.Hold hold) {
+
+        @Override
+        public String hold(Work.Hold hold) {
             return words.say("amount.hold", seconds(hold.time()));
         }
-        if (work instanceof Work.Carry carry) {
+
+        @Override
+        public String carry(Work.Carry carry) {
             String far = carry.distance().format(carry.unit(), 1);
             return carry.within()
                     .map(time -> words.say("amount.carry-in", far, seconds(time)))
-                    .orElse(words.say("amount.carry", far));
+                    .orElseGet(() -> words.say("amount.carry", far));
         }
-        if (work instanceof Work.Rounds rounds) {
+
+        @Override
+        public String rounds(Work.Rounds rounds) {
             return rounds.time()
                     .map(time -> words.say("amount.rounds-in", seconds(time)))
-                    .orElse(words.say("amount.round"));
+                    .orElseGet(() -> words.say("amount.round"));
         }
-        if (work instanceof Work.Preparation preparation) {
+
+        @Override
+        public String preparation(Work.Preparation preparation) {
             return words.say("amount.preparation", seconds(preparation.time()));
         }
-        return reps(reps);
     }
 
     /** What was done. */
@@ -91,10 +132,10 @@ class Amounts {
         if (set.details().distance().isPresent()) {
             return set.details().distance().get().format(unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, 1);
         }
-        return reps(set.reps());
+        return said(set.reps());
     }
 
-    private String reps(int reps) {
+    private String said(int reps) {
         return words.say("times", String.valueOf(reps));
     }
 
@@ -111,37 +152,79 @@ class Amounts {
 
     /** The clock of a set, null where it has none but the rest after it. */
     static FloorView.Clock clock(Part part) {
-        Work work = part.work();
-        if (work instanceof Work.Hold hold) {
-            return new FloorView.Clock("hold", hold.time().toSeconds(), 0, 1);
+        return part.work().accept(new ClockOf());
+    }
+
+    private static final class ClockOf implements Work.Visitor<FloorView.Clock> {
+
+        private static FloorView.Clock single(String kind, Duration time) {
+            return new FloorView.Clock(kind, time.toSeconds(), 0, 1);
         }
-        if (work instanceof Work.RepsInTime timed) {
-            return new FloorView.Clock("time", timed.time().toSeconds(), 0, 1);
+
+        @Override
+        public FloorView.Clock straight(Work.Straight straight) {
+            return null;
         }
-        if (work instanceof Work.Preparation preparation) {
-            return new FloorView.Clock("preparation", preparation.time().toSeconds(), 0, 1);
+
+        @Override
+        public FloorView.Clock toLimit(Work.ToLimit toLimit) {
+            return null;
         }
-        if (work instanceof Work.Carry carry) {
+
+        @Override
+        public FloorView.Clock climb(Work.Climb climb) {
+            return null;
+        }
+
+        @Override
+        public FloorView.Clock clusters(Work.Clusters clusters) {
+            return new FloorView.Clock("clusters", 0, clusters.gap().toSeconds(), clusters.within());
+        }
+
+        @Override
+        public FloorView.Clock density(Work.Density density) {
             return new FloorView.Clock(
-                    carry.within().isPresent() ? "time" : "up",
-                    carry.within().map(Duration::toSeconds).orElse(0L),
-                    0,
-                    1);
+                    "density", density.time().toSeconds(), density.gap().toSeconds(), density.sets());
         }
-        if (work instanceof Work.Rounds rounds) {
+
+        @Override
+        public FloorView.Clock until(Work.Until until) {
+            return null;
+        }
+
+        @Override
+        public FloorView.Clock inAll(Work.InAll inAll) {
+            return null;
+        }
+
+        @Override
+        public FloorView.Clock repsInTime(Work.RepsInTime repsInTime) {
+            return single("time", repsInTime.time());
+        }
+
+        @Override
+        public FloorView.Clock hold(Work.Hold hold) {
+            return single("hold", hold.time());
+        }
+
+        @Override
+        public FloorView.Clock carry(Work.Carry carry) {
+            return single(
+                    carry.within().isPresent() ? "time" : "up", carry.within().orElse(Duration.ZERO));
+        }
+
+        @Override
+        public FloorView.Clock rounds(Work.Rounds rounds) {
             return new FloorView.Clock(
                     rounds.time().isPresent() ? "time" : "up",
                     rounds.time().map(Duration::toSeconds).orElse(0L),
                     0,
                     rounds.sets());
         }
-        if (work instanceof Work.Clusters clusters) {
-            return new FloorView.Clock("clusters", 0, clusters.gap().toSeconds(), clusters.within());
+
+        @Override
+        public FloorView.Clock preparation(Work.Preparation preparation) {
+            return single("preparation", preparation.time());
         }
-        if (work instanceof Work.Density density) {
-            return new FloorView.Clock(
-                    "density", density.time().toSeconds(), density.gap().toSeconds(), density.sets());
-        }
-        return null;
     }
 }

@@ -12,7 +12,6 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.KindOfWork;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Tempo;
@@ -109,9 +108,8 @@ class CardPainter {
             Optional<Loading> onPlates = task.loading().filter(l -> plates);
             boolean about =
                     !warmUp && task.because() == Because.ASKED && slot.now().isAbout();
-            Optional<Fit> ended = slot.now() instanceof ResolvedLoad.Known known
-                    ? Optional.of(known.fit()).filter(fit -> fit.limit() != Fit.Limit.NONE)
-                    : Optional.empty();
+            Optional<Fit> ended =
+                    slot.now().known().map(ResolvedLoad.Known::fit).filter(fit -> fit.limit() != Fit.Limit.NONE);
             Optional<String> moved = moved(task, slot);
             return new FloorView.Card(
                     task.key().toString(),
@@ -223,19 +221,17 @@ class CardPainter {
             }
             Optional<String> planned = slot.planned().load().map(l -> words.load(l, unit));
             return planned.filter(was -> slot.hasMoved() || task.because() != Because.ASKED)
-                    .filter(was -> !(task.asked().part().work() instanceof Work.Climb))
+                    .filter(was -> !task.asked().part().work().isClimb())
                     .filter(was ->
                             !was.equals(words.load(task.loading().orElseThrow().total(), unit)));
         }
 
         private String target(Part part) {
-            if (part.basis() instanceof LoadBasis.AtRpe at) {
-                return at.rpe().toString();
-            }
-            if (part.work() instanceof Work.Climb climb) {
-                return climb.until().toString();
-            }
-            return null;
+            return part.basis()
+                    .rating()
+                    .or(part.work()::climbsTo)
+                    .map(Rpe::toString)
+                    .orElse(null);
         }
 
         private FloorView.Change change(PlateStack onTheBar, Loading loading) {
@@ -285,12 +281,12 @@ class CardPainter {
         private String beat(Task task, Part part) {
             if (!part.work().countsReps()
                     || task.key().warmUp()
-                    || part.work() instanceof Work.Clusters
-                    || part.work() instanceof Work.InAll
-                    || part.work() instanceof Work.ToLimit) {
+                    || part.work().clusters().isPresent()
+                    || part.work().isInAll()
+                    || part.work().isToLimit()) {
                 return null;
             }
-            Rpe most = part.basis() instanceof LoadBasis.AtRpe at ? at.rpe() : Rpe.LIMIT;
+            Rpe most = part.basis().rating().orElse(Rpe.LIMIT);
             boolean backOff = part.basis().hangsOnTop();
             return beats.computeIfAbsent(task.lift().key() + " " + part.shorthand() + " " + task.reps(), key -> Best.of(
                             past, task.lift(), KindOfWork.of(part), backOff, task.reps(), most)
@@ -311,9 +307,10 @@ class CardPainter {
             String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
             boolean warmUp = task.key().warmUp();
             LengthUnit far = unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M;
-            String planned = work instanceof Work.Carry carry && !warmUp
-                    ? carry.distance().format(carry.unit(), 1)
-                    : "";
+            String planned = work.carry()
+                    .filter(carry -> !warmUp)
+                    .map(carry -> carry.distance().format(carry.unit(), 1))
+                    .orElse("");
             Set<Worn> worn = details.worn().orElseGet(() -> worn(task));
             return new FloorView.Form(
                     state.value(name, "token", UUID.randomUUID()),
@@ -330,8 +327,8 @@ class CardPainter {
                             : logged.map(d -> d.set().effort().code()).orElse(null),
                     SetForm.mayBeUnloaded(part, variation.implement()),
                     !warmUp && SetForm.mayBeUnrated(work),
-                    work.countsReps() || work instanceof Work.RepsInTime,
-                    !warmUp && (work instanceof Work.Carry || work instanceof Work.Hold || work instanceof Work.Rounds),
+                    work.countsReps() || work.isRepsInTime(),
+                    !warmUp && work.isTimed(),
                     state.value(name, "helped", details.helped() == 0 ? "" : details.helped()),
                     state.value(name, "why", details.missedBy().map(Enum::name).orElse("")),
                     state.value(

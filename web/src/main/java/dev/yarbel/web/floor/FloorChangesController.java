@@ -130,10 +130,9 @@ class FloorChangesController {
     }
 
     static Amendment redose(FloorDay floor, Prescription asked, int from, String text) {
-        if (!(DoseParser.parse(text, floor.plan().lifter().unit()) instanceof DoseParser.Read read)) {
-            throw new UnreadableException("amended.no-dose");
-        }
-        Dose dose = read.dose();
+        Dose dose = DoseParser.parse(text, floor.plan().lifter().unit())
+                .dose()
+                .orElseThrow(() -> new UnreadableException("amended.no-dose"));
         refuseGates(floor, asked.lift(), List.of(dose));
         return new Amendment.Redose(asked.letter(), from, dose);
     }
@@ -168,7 +167,7 @@ class FloorChangesController {
     private static Amendment answer(String text) {
         try {
             Amendment amendment = Amendment.parse(text);
-            if (!(amendment instanceof Amendment.Redose) && !(amendment instanceof Amendment.Swap)) {
+            if (amendment.answersAQuestion()) {
                 return amendment;
             }
         } catch (IllegalArgumentException notAnAmendment) {

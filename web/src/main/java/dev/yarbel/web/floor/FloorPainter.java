@@ -1,16 +1,13 @@
 package dev.yarbel.web.floor;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.PlateStack;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
-import dev.yarbel.core.session.Question;
 import dev.yarbel.core.session.Rest;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
@@ -94,7 +91,9 @@ class FloorPainter {
                 sight.changing().orElse(null),
                 day.finished()
                         ? null
-                        : session.question().map(q -> asked(day, q, unit)).orElse(null),
+                        : session.question()
+                                .map(question -> QuestionAsked.of(day, question, unit, words))
+                                .orElse(null),
                 lastSet(day, done, unit),
                 day.log().isPresent(),
                 !done.isEmpty(),
@@ -166,103 +165,6 @@ class FloorPainter {
                         .orElse(""));
     }
 
-    // ---- what the last set raised
-
-    private FloorView.Asked asked(FloorDay day, Question question, MassUnit unit) {
-        String letter = question.about().letter();
-        String goOn = letter + " go-on " + question.about();
-        if (question instanceof Question.WarmUpIsTop warm) {
-            return new FloorView.Asked(
-                    "warm-up-is-top",
-                    List.of(),
-                    List.of(
-                            new FloorView.Answer(
-                                    words.say("question.it-is"),
-                                    List.of(),
-                                    warm.about().toString(),
-                                    warm.top().toString(),
-                                    true),
-                            answer("question.go-on", goOn)));
-        }
-        if (question instanceof Question.LargerStep step) {
-            String load = words.load(step.load(), unit);
-            return new FloorView.Asked(
-                    "larger-step",
-                    List.of(load),
-                    List.of(
-                            new FloorView.Answer(
-                                    words.say("question.take", load),
-                                    List.of(
-                                            letter + " load " + step.top().number() + " "
-                                                    + step.load().figure(unit, 3) + unit.symbol(),
-                                            goOn),
-                                    null,
-                                    null,
-                                    true),
-                            answer("question.as-planned", goOn)));
-        }
-        List<String> stop = stop(day, question.about());
-        if (question instanceof Question.Collapsed collapsed) {
-            return new FloorView.Asked(
-                    "collapsed",
-                    List.of(collapsed.made(), collapsed.expected()),
-                    List.of(
-                            new FloorView.Answer(words.say("question.cut"), stop, null, null, true),
-                            answer("question.go-on", goOn)));
-        }
-        Question.TopOffTarget off = (Question.TopOffTarget) question;
-        List<FloorView.Answer> answers = new ArrayList<>();
-        off.another()
-                .ifPresent(load -> answers.add(new FloorView.Answer(
-                        words.say("question.another", words.load(load, unit)),
-                        List.of(
-                                letter + " another " + off.about().number(),
-                                letter + " load " + (off.about().number() + 1) + " " + load.figure(unit, 3)
-                                        + unit.symbol(),
-                                goOn),
-                        null,
-                        null,
-                        false)));
-        answers.add(answer("question.from-it", goOn));
-        answers.add(new FloorView.Answer(words.say("question.stop"), stop, null, null, false));
-        String code = off.missed() ? "top-missed" : off.halves() > 0 ? "top-over" : "top-under";
-        return new FloorView.Asked(code, List.of(points(off.halves())), answers);
-    }
-
-    private FloorView.Answer answer(String code, String change) {
-        return new FloorView.Answer(words.say(code), List.of(change), null, null, false);
-    }
-
-    private static String points(int halves) {
-        int size = Math.abs(halves);
-        return size / 2 + (size % 2 == 0 ? "" : ".5");
-    }
-
-    /** What ends the lift for today: every slot of it keeps the sets that were done. */
-    private static List<String> stop(FloorDay day, TaskKey about) {
-        Optional<Lift> lift = day.amended().day().stream()
-                .filter(asked -> asked.letter().equals(about.letter()))
-                .map(Prescription::lift)
-                .findFirst();
-        List<String> changes = new ArrayList<>();
-        day.amended().day().stream()
-                .filter(asked -> lift.filter(asked.lift()::equals).isPresent())
-                .map(Prescription::letter)
-                .distinct()
-                .forEach(letter -> changes.add(letter + " shorten " + lastDone(day, letter)));
-        changes.add(about.letter() + " go-on " + about);
-        return changes;
-    }
-
-    private static int lastDone(FloorDay day, String letter) {
-        return day.log().map(SessionLog::sets).orElse(List.of()).stream()
-                .map(DoneSet::task)
-                .filter(key -> key.letter().equals(letter) && !key.warmUp())
-                .mapToInt(TaskKey::number)
-                .max()
-                .orElse(0);
-    }
-
     // ---- what was done
 
     private FloorView.LastSet lastSet(FloorDay day, List<DoneSet> done, MassUnit unit) {
@@ -277,7 +179,7 @@ class FloorPainter {
                 last.task().toString(),
                 last.set().lift(),
                 lines.doneLine(last, unit, blind),
-                last.set().effort() instanceof Effort.Missed
+                last.set().effort().isMissed()
                         && last.set().details().missedBy().isEmpty(),
                 UUID.randomUUID().toString());
     }
@@ -309,11 +211,13 @@ class FloorPainter {
             int made = (int)
                     done.stream().filter(d -> asked.isAnsweredBy(d.task())).count();
             Work work = asked.part().work();
-            boolean open = work instanceof Work.Climb
-                    || work instanceof Work.Density
-                    || work instanceof Work.Until
-                    || work instanceof Work.InAll
-                    || work instanceof Work.Straight straight && made >= straight.sets() && made <= straight.mostSets();
+            boolean open = work.isClimb()
+                    || work.density().isPresent()
+                    || work.repeatsUntil().isPresent()
+                    || work.isInAll()
+                    || work.straight()
+                            .filter(straight -> made >= straight.sets() && made <= straight.mostSets())
+                            .isPresent();
             if (made != asked.sets() && !open) {
                 counts.add(new FloorView.CountOff(asked.letter(), asked.lift(), made, asked.sets()));
             }

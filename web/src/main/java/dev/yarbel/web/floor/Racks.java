@@ -135,15 +135,14 @@ class Racks {
             List<ResolvedLoad> comesTo = day.plan().resolver().resolve(asked, then);
             for (int i = 0; i < asked.size(); i++) {
                 Prescription other = asked.get(i);
-                if (other.lift().equals(top.lift())
-                        && other.part().basis().hangsOnTop()
-                        && comesTo.get(i) instanceof ResolvedLoad.Known known) {
+                Optional<ResolvedLoad.Known> known = comesTo.get(i).known();
+                if (other.lift().equals(top.lift()) && other.part().basis().hangsOnTop() && known.isPresent()) {
                     found.computeIfAbsent(other, o -> {
                                 Map<String, Object> first = new LinkedHashMap<>();
                                 first.put("top", key.toString());
                                 return first;
                             })
-                            .put(load.figure(unit, 2), shift(known.fit().loading(), loads, unit));
+                            .put(load.figure(unit, 2), shift(known.get().fit().loading(), loads, unit));
                 }
             }
             Mass step = loads.stepAt(load);
@@ -161,8 +160,8 @@ class Racks {
     /** The plates of one side by their place in the rack. */
     static List<Integer> plates(Loading loading, Loads loads) {
         List<Integer> plates = new ArrayList<>();
-        if (loads instanceof Loader loader) {
-            List<PlateSet.Pairs> rack = loader.kit().plates().heaviestFirst();
+        if (loads.loader().isPresent()) {
+            List<PlateSet.Pairs> rack = loads.loader().get().kit().plates().heaviestFirst();
             for (Plate plate : loading.stack().plates()) {
                 for (int i = 0; i < rack.size(); i++) {
                     if (rack.get(i).plate().equals(plate)) {

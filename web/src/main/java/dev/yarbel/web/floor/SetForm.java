@@ -11,7 +11,6 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
@@ -50,14 +49,16 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
 
     /** Whether nothing has to be on the bar: preparation, work with the body alone, work by feel. */
     static boolean mayBeUnloaded(Part part, Implement implement) {
-        return part.work() instanceof Work.Preparation
+        return part.work().isPreparation()
                 || implement.made() == Implement.Made.FREELY
-                || part.basis() instanceof LoadBasis.ByFeel;
+                || part.basis().isByFeel();
     }
 
     /** Whether a set need not be rated: it is held, carried, prepared or raced against the clock. */
     static boolean mayBeUnrated(Work work) {
-        return !work.countsReps() || work instanceof Work.Clusters || work instanceof Work.Density;
+        return !work.countsReps()
+                || work.clusters().isPresent()
+                || work.density().isPresent();
     }
 
     /** The set that was sent; what a coach said of it before stays. */
@@ -69,7 +70,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
         SetDetails details = new SetDetails(
                 typed.readIfAny("helped", text -> Reading.number(text, 0, done)).orElse(0),
                 typed.readIfAny("why", text -> Reading.choice(SetDetails.MissedBy.class, text))
-                        .filter(why -> effort instanceof Effort.Missed),
+                        .filter(why -> effort.isMissed()),
                 typed.readIfAny("speed", SetForm::speed),
                 typed.readIfAny("wears", text -> worn()),
                 typed.readIfAny("video", text -> Reading.choice(SetDetails.Video.class, text)),
@@ -116,10 +117,9 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
         if (!part.work().countsReps()) {
             return;
         }
-        boolean open = part.work() instanceof Work.ToLimit
-                || part.work() instanceof Work.InAll
-                || part.work() instanceof Work.Straight straight
-                        && (straight.plus().isPresent() || straight.isRange());
+        boolean open = part.work().stop().isPresent()
+                || part.work().isInAll()
+                || part.work().straight().filter(Work.Straight::isRange).isPresent();
         Optional<Integer> asked = open && !task.key().warmUp() ? Optional.empty() : Optional.of(task.reps());
         FarOff.reps(done, asked, load, plain ? numbers : LiftNumbers.NONE).ifPresent(expected -> {
             throw new UnreadableException("ask.set-reps", expected).in("reps");
@@ -146,13 +146,13 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
 
     private int reps(String text, Effort effort) {
         int done = count(text);
-        if (effort instanceof Effort.Missed && done >= task.reps()) {
+        if (effort.isMissed() && done >= task.reps()) {
             if (task.reps() > 1) {
                 throw new UnreadableException("set.error.missed-reps");
             }
             return 0;
         }
-        if (done == 0 && !(effort instanceof Effort.Missed)) {
+        if (done == 0 && !effort.isMissed()) {
             throw new UnreadableException("set.error.no-reps");
         }
         return done;
@@ -168,8 +168,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
     private Effort effort(String text) {
         try {
             Effort effort = Effort.parse(text);
-            if (!(effort instanceof Effort.Unrated)
-                    || mayBeUnrated(task.asked().part().work())) {
+            if (!effort.isUnrated() || mayBeUnrated(task.asked().part().work())) {
                 return effort;
             }
         } catch (IllegalArgumentException notAnEffort) {

@@ -1,6 +1,5 @@
 package dev.yarbel.web.floor;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.lift.Alternatives;
 import dev.yarbel.core.lift.Catalogue;
@@ -126,33 +125,54 @@ class SlotLines {
     private record Why(String code, String hangsOn, String drop) {}
 
     private Why why(FloorDay day, SlotPlan slot, MassUnit unit) {
-        if (slot.now() instanceof ResolvedLoad.Unknown unknown) {
-            return new Why(unknown.why().name(), null, null);
-        }
-        ResolvedLoad.Origin origin = ((ResolvedLoad.Known) slot.now()).origin();
         LiftNumbers numbers = day.plan().resolver().numbers(slot.prescription().lift());
-        if (origin instanceof ResolvedLoad.Origin.BelowLiftedTop lifted) {
+        return slot.now()
+                .known()
+                .map(known -> known.origin().accept(new WhyOf(numbers, unit)))
+                .orElseGet(() -> new Why(slot.now().missing().orElseThrow().name(), null, null));
+    }
+
+    private final class WhyOf implements ResolvedLoad.Origin.Visitor<Why> {
+
+        private final LiftNumbers numbers;
+        private final MassUnit unit;
+
+        private WhyOf(LiftNumbers numbers, MassUnit unit) {
+            this.numbers = numbers;
+            this.unit = unit;
+        }
+
+        @Override
+        public Why fromEstimate(ResolvedLoad.Origin.FromEstimate estimate) {
             return new Why(
-                    lifted.missed() ? "BelowLastMade" : "BelowLiftedTop",
-                    words.load(lifted.top(), unit),
-                    words.percent(lifted.drop()));
+                    "FromEstimate",
+                    through(estimate.estimate(), numbers.estimateThrough(), unit),
+                    words.percent(estimate.share()));
         }
-        if (origin instanceof ResolvedLoad.Origin.BelowPlannedTop planned) {
-            return new Why("BelowPlannedTop", words.load(planned.top(), unit), words.percent(planned.drop()));
-        }
-        if (origin instanceof ResolvedLoad.Origin.FromWorkingMax max) {
+
+        @Override
+        public Why fromWorkingMax(ResolvedLoad.Origin.FromWorkingMax max) {
             return new Why(
                     "FromWorkingMax",
                     through(max.workingMax(), numbers.workingMaxThrough(), unit),
                     words.percent(max.share()));
         }
-        if (origin instanceof ResolvedLoad.Origin.FromReference from) {
+
+        @Override
+        public Why fromOwnBest(ResolvedLoad.Origin.FromOwnBest best) {
+            return new Why("FromOwnBest", words.about(best.best(), unit), words.percent(best.share()));
+        }
+
+        @Override
+        public Why fromReference(ResolvedLoad.Origin.FromReference from) {
             return new Why(
                     "FromReference",
                     words.reference(from.of(), words.about(from.whole(), unit)),
                     words.percent(from.share()));
         }
-        if (origin instanceof ResolvedLoad.Origin.AfterLastTime after) {
+
+        @Override
+        public Why afterLastTime(ResolvedLoad.Origin.AfterLastTime after) {
             return new Why(
                     "Law." + after.step().answer(),
                     words.load(after.step().before(), unit),
@@ -160,19 +180,34 @@ class SlotLines {
                             .map(reason -> words.say("law.reason." + reason.kind(), reason.done(), reason.of()))
                             .collect(Collectors.joining(", ")));
         }
-        if (origin instanceof ResolvedLoad.Origin.ShareOfLast last) {
+
+        @Override
+        public Why shareOfLast(ResolvedLoad.Origin.ShareOfLast last) {
             return new Why("ShareOfLast", words.load(last.last(), unit), words.percent(last.share()));
         }
-        if (origin instanceof ResolvedLoad.Origin.FromOwnBest best) {
-            return new Why("FromOwnBest", words.about(best.best(), unit), words.percent(best.share()));
+
+        @Override
+        public Why belowPlannedTop(ResolvedLoad.Origin.BelowPlannedTop planned) {
+            return new Why("BelowPlannedTop", words.load(planned.top(), unit), words.percent(planned.drop()));
         }
-        if (origin instanceof ResolvedLoad.Origin.FromEstimate estimate) {
+
+        @Override
+        public Why belowLiftedTop(ResolvedLoad.Origin.BelowLiftedTop lifted) {
             return new Why(
-                    "FromEstimate",
-                    through(estimate.estimate(), numbers.estimateThrough(), unit),
-                    words.percent(estimate.share()));
+                    lifted.missed() ? "BelowLastMade" : "BelowLiftedTop",
+                    words.load(lifted.top(), unit),
+                    words.percent(lifted.drop()));
         }
-        return new Why(origin instanceof ResolvedLoad.Origin.AsItStood ? "AsItStood" : "AsWritten", null, null);
+
+        @Override
+        public Why asItStood(ResolvedLoad.Origin.AsItStood then) {
+            return new Why("AsItStood", null, null);
+        }
+
+        @Override
+        public Why asWritten(ResolvedLoad.Origin.AsWritten written) {
+            return new Why("AsWritten", null, null);
+        }
     }
 
     /** A max, with the ratio by which it was taken from another lift's. */
@@ -184,7 +219,7 @@ class SlotLines {
 
     /** What makes the load: the gym and the bar or piece, with what the load is of where there are two. */
     private String kit(FloorDay day, SlotPlan slot) {
-        if (!(slot.now() instanceof ResolvedLoad.Known known)) {
+        if (slot.now().known().isEmpty()) {
             return null;
         }
         Variation variation =
@@ -196,7 +231,7 @@ class SlotLines {
                 day.plan().kit().gymName(),
                 implement.made() == Implement.Made.FREELY
                         ? words.madeWith(implement, "")
-                        : known.fit().loading().kit().bar().name());
+                        : slot.now().known().get().fit().loading().kit().bar().name());
         return day.plan()
                 .kit()
                 .safetyHeight(variation)
@@ -209,9 +244,7 @@ class SlotLines {
     private String planned(FloorDay day, Prescription asked) {
         boolean changed = day.changes().stream()
                 .map(FloorChange::amendment)
-                .anyMatch(amendment -> amendment.letter().equals(asked.letter())
-                        && !(amendment instanceof Amendment.GoOn)
-                        && !(amendment instanceof Amendment.Checked));
+                .anyMatch(amendment -> amendment.letter().equals(asked.letter()) && amendment.changesTheDay());
         return changed
                 ? day.plan().block().days().get(day.day()).slots().stream()
                         .filter(slot -> slot.letter().equals(asked.letter()))
@@ -250,39 +283,62 @@ class SlotLines {
     private List<FloorView.ChangeLine> changes(FloorDay day, String letter) {
         return day.changes().stream()
                 .filter(change -> change.amendment().letter().equals(letter))
-                .filter(change -> !(change.amendment() instanceof Amendment.Checked)
-                        && !(change.amendment() instanceof Amendment.GoOn))
+                .filter(change -> change.amendment().changesTheDay())
                 .map(change -> new FloorView.ChangeLine(
                         change.token().toString(),
-                        said(change.amendment()),
+                        change.amendment().accept(new Said()),
                         change.reason().orElse(null),
                         change.byName(),
                         change.by()))
                 .toList();
     }
 
-    private String said(Amendment amendment) {
-        if (amendment instanceof Amendment.Shorten shorten) {
+    private final class Said implements Amendment.Visitor<String> {
+
+        @Override
+        public String shorten(Amendment.Shorten shorten) {
             return shorten.sets() == 0
                     ? words.say("amended.skip")
                     : words.say("amended.shorten", String.valueOf(shorten.sets()));
         }
-        if (amendment instanceof Amendment.Swap swap) {
+
+        @Override
+        public String swap(Amendment.Swap swap) {
             return words.say("amended.swap", words.lift(swap.lift()));
         }
-        if (amendment instanceof Amendment.Redose redose) {
+
+        @Override
+        public String redose(Amendment.Redose redose) {
             return words.say(
                     "amended.dose",
                     String.valueOf(redose.fromSet()),
                     redose.dose().shorthand());
         }
-        if (amendment instanceof Amendment.AtLoad at) {
+
+        @Override
+        public String another(Amendment.Another another) {
+            return words.say("amended.another", String.valueOf(another.after()));
+        }
+
+        @Override
+        public String atLoad(Amendment.AtLoad at) {
             return words.say("amended.load", String.valueOf(at.set()), words.load(at.load(), at.unit()));
         }
-        if (amendment instanceof Amendment.Step step) {
+
+        @Override
+        public String step(Amendment.Step step) {
             return words.say("amended.step", words.load(step.load(), step.unit()), String.valueOf(step.reps()));
         }
-        return words.say("amended.another", String.valueOf(((Amendment.Another) amendment).after()));
+
+        @Override
+        public String goOn(Amendment.GoOn goOn) {
+            return "";
+        }
+
+        @Override
+        public String checked(Amendment.Checked checked) {
+            return "";
+        }
     }
 
     // ---- what was done
@@ -303,7 +359,7 @@ class SlotLines {
         SetDetails details = set.details();
         List<String> notes = new ArrayList<>();
         details.missedBy()
-                .filter(why -> set.effort() instanceof Effort.Missed)
+                .filter(why -> set.effort().isMissed())
                 .ifPresent(why -> notes.add(words.say("missed-by." + why)));
         if (details.helped() > 0) {
             notes.add(words.say("set.helped", String.valueOf(details.helped())));

@@ -169,7 +169,7 @@ class UnplannedController {
         Mass load = typed.read("load", text -> Reading.massOrNothing(text, lifter.unit()));
         Effort effort = typed.read("effort", UnplannedController::effort);
         int reps = typed.read("reps", text -> Reading.number(text, 0, MOST_REPS));
-        if (reps == 0 && !(effort instanceof Effort.Missed)) {
+        if (reps == 0 && !effort.isMissed()) {
             throw new UnreadableException("set.error.no-reps").in("reps");
         }
         ask(lifter, typed, new LiftedSet(lift, load, reps, effort));

@@ -3,7 +3,6 @@ package dev.yarbel.web.kit;
 import dev.yarbel.core.equipment.Accommodation;
 import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.equipment.ChangingLoad;
-import dev.yarbel.core.equipment.FixedLoads;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loads;
@@ -107,7 +106,7 @@ class Trial {
             throw new UnreadableException("kit.nothing-on").in("chain");
         }
         Loads bar = loads(stock, typed.text("with"))
-                .filter(loads -> !(loads instanceof FixedLoads))
+                .filter(Loads::takesPlates)
                 .orElseThrow(() -> new UnreadableException("read.choice").in("with"));
         ChangingLoad bare = new ChangingLoad(wanted, with, bottom, top);
         Mass asked =

@@ -92,12 +92,22 @@ public class Words {
 
     /** What a percentage hangs on, with its figure: {@code the goal max, 200 kg}. */
     public String reference(Reference of, String figure) {
-        if (of instanceof Reference.RepMax repMax) {
-            return say("reference.rep-max", figure, repMax.reps());
-        }
-        return of instanceof Reference.Other other
-                ? say("reference.other", figure, lift(other.lift()))
-                : say("reference." + of, figure);
+        return of.accept(new Reference.Visitor<>() {
+            @Override
+            public String named(Reference.Named named) {
+                return say("reference." + named, figure);
+            }
+
+            @Override
+            public String repMax(Reference.RepMax repMax) {
+                return say("reference.rep-max", figure, repMax.reps());
+            }
+
+            @Override
+            public String other(Reference.Other other) {
+                return say("reference.other", figure, lift(other.lift()));
+            }
+        });
     }
 
     /** A lift by the name of its key; empty for no key. */

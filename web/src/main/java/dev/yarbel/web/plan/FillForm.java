@@ -60,9 +60,6 @@ record FillForm(int from, int to, FillRule rule) {
     }
 
     private static Dose dose(String text, MassUnit unit) {
-        if (DoseParser.parse(text, unit) instanceof DoseParser.Read read) {
-            return read.dose();
-        }
-        throw new UnreadableException("plan.no-dose");
+        return DoseParser.parse(text, unit).dose().orElseThrow(() -> new UnreadableException("plan.no-dose"));
     }
 }

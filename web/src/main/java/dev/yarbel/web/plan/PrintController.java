@@ -1,6 +1,7 @@
 package dev.yarbel.web.plan;
 
 import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
@@ -9,7 +10,6 @@ import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampStep;
 import dev.yarbel.core.session.Prescription;
-import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -116,13 +116,13 @@ class PrintController {
                 .load()
                 .map(mass -> words.load(mass, unit) + " (" + words.other(mass, unit) + ")")
                 .orElse(null);
-        String plates = slot.planned() instanceof ResolvedLoad.Known known
-                        && plan.resolver()
-                                .kit(asked.lift())
-                                .filter(kit -> kit.takesPlates())
-                                .isPresent()
-                ? plates(slot.ramp().map(Ramp::top).orElse(known.fit().loading()), unit)
-                : null;
+        String plates = plan.resolver()
+                .kit(asked.lift())
+                .filter(Loads::takesPlates)
+                .flatMap(kit -> slot.planned().known())
+                .map(known ->
+                        plates(slot.ramp().map(Ramp::top).orElse(known.fit().loading()), unit))
+                .orElse(null);
         return new Line(
                 asked.letter(),
                 asked.lift(),

@@ -7,10 +7,10 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
+import dev.yarbel.core.progress.Step;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
@@ -181,9 +181,9 @@ class Sheet {
         boolean grows = slot.doses().stream()
                 .flatMap(Optional::stream)
                 .flatMap(dose -> dose.parts().stream())
-                .anyMatch(part -> part.basis() instanceof LoadBasis.LastTime last
-                                && last.step().isPositive()
-                        || part.basis() instanceof LoadBasis.Share share && share.of() == Reference.Named.GOAL);
+                .map(part -> part.basis())
+                .anyMatch(basis -> basis.stepOnLast().filter(Mass::isPositive).isPresent()
+                        || basis.isShareOf(Reference.Named.GOAL));
         ExpectedGain gain = plan.resolver().numbers(slot.lift()).gain();
         return grows ? words.say("plan.growth", words.percent(gain.aWeek()), words.percent(gain.doubt())) : null;
     }
@@ -256,22 +256,14 @@ class Sheet {
     }
 
     private CellView.LoadView load(LifterBlock plan, Prescription prescription, ResolvedLoad load) {
-        if (load instanceof ResolvedLoad.Unknown unknown) {
-            boolean silent = unknown.why() == ResolvedLoad.Why.BY_FEEL
+        if (load.missing().isPresent()) {
+            ResolvedLoad.Why why = load.missing().get();
+            boolean silent = why == ResolvedLoad.Why.BY_FEEL
                     && !prescription.part().work().countsReps();
             return new CellView.LoadView(
-                    null,
-                    null,
-                    false,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    silent ? null : unknown.why().name(),
-                    0);
+                    null, null, false, null, null, null, null, null, silent ? null : why.name(), 0);
         }
-        ResolvedLoad.Known known = (ResolvedLoad.Known) load;
+        ResolvedLoad.Known known = load.known().orElseThrow();
         Fit fit = known.fit();
         Lift lift = prescription.lift();
         LiftNumbers numbers = plan.resolver().numbers(lift);
@@ -293,12 +285,12 @@ class Sheet {
     /** What stands beside the load, with what its law did where that is more than a step. */
     private String beside(LifterBlock plan, Prescription prescription, ResolvedLoad.Known known) {
         String upTo = upTo(plan, prescription.part(), known);
-        if (!(known.origin() instanceof ResolvedLoad.Origin.AfterLastTime after)
-                || !after.step().isNoted()) {
+        Optional<Step> after = known.origin().lawStep().filter(Step::isNoted);
+        if (after.isEmpty()) {
             return upTo;
         }
         String law = words.say(
-                "plan.law." + after.step().answer(),
+                "plan.law." + after.get().answer(),
                 prescription.part().sets() + "×" + prescription.part().reps());
         return upTo == null ? law : law + " · " + upTo;
     }
@@ -324,16 +316,15 @@ class Sheet {
     }
 
     private String effort(PredictedEffort effort) {
-        if (effort instanceof PredictedEffort.About about) {
-            return words.say("plan.effort.about", about.rpe().toString());
-        }
-        return words.say(effort instanceof PredictedEffort.Light ? "plan.effort.light" : "plan.effort.beyond");
+        return effort.rating()
+                .map(rpe -> words.say("plan.effort.about", rpe.toString()))
+                .orElseGet(() -> words.say(effort.isBeyondReach() ? "plan.effort.beyond" : "plan.effort.light"));
     }
 
     /** Percentages of a goal or a contest max are shown as shares of today's estimate too. */
     private String ofToday(Part part, Mass load, LiftNumbers numbers) {
-        boolean elsewhere = part.basis() instanceof LoadBasis.Share share
-                && (share.of() == Reference.Named.GOAL || share.of() == Reference.Named.CONTEST);
+        boolean elsewhere =
+                part.basis().isShareOf(Reference.Named.GOAL) || part.basis().isShareOf(Reference.Named.CONTEST);
         return elsewhere
                 ? numbers.estimate()
                         .map(estimate -> words.say("plan.of-today", words.wholePercent(load.percentOf(estimate))))

@@ -186,7 +186,7 @@ class SheetEdits {
         if (filled.isEmpty()) {
             throw new BlockRefused("nothing-to-fill");
         }
-        if (form.rule().makesDeload() && form.from() + 1 < block.weeks()) {
+        if (form.rule().deload().isPresent() && form.from() + 1 < block.weeks()) {
             List<BlockWeek> shape = new ArrayList<>(block.shape());
             shape.set(form.from() + 1, shape.get(form.from() + 1).asDeload());
             after = after.with(after.days(), shape);

@@ -10,7 +10,6 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
-import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.web.block.LifterBlock;
 import java.util.Comparator;
@@ -33,9 +32,9 @@ final class TypedDoses {
 
     /** The dose; empty for one that cannot be read, and for a day off. */
     static Optional<Dose> read(LifterBlock plan, String text) {
-        return !DoseParser.isOff(text) && DoseParser.parse(text, plan.lifter().unit()) instanceof DoseParser.Read read
-                ? Optional.of(read.dose())
-                : Optional.empty();
+        return DoseParser.isOff(text)
+                ? Optional.empty()
+                : DoseParser.parse(text, plan.lifter().unit()).dose();
     }
 
     /** Why a text cannot be kept as it stands; empty for one that can, or that is off. */
@@ -44,26 +43,23 @@ final class TypedDoses {
             return Optional.empty();
         }
         DoseParser.Result result = DoseParser.parse(text, plan.lifter().unit());
-        if (result instanceof DoseParser.Unreadable unreadable) {
-            return Optional.of(CellView.Unreadable.of(text, unreadable));
+        if (result.dose().isEmpty()) {
+            return result.trouble().map(unreadable -> CellView.Unreadable.of(text, unreadable));
         }
-        DoseParser.Read read = (DoseParser.Read) result;
-        Optional<CellView.Trouble> noLift = read.dose().parts().stream()
+        Dose dose = result.dose().get();
+        Optional<CellView.Trouble> noLift = dose.parts().stream()
                 .flatMap(part -> otherLift(part).stream())
                 .filter(other -> plan.standing().catalogue().find(other).isEmpty())
                 .map(other -> (CellView.Trouble) new CellView.NoSuchLift(other.key(), nearest(plan, other, text)))
                 .findFirst();
-        return noLift.or(() -> read.unitGuessed() ? unlikelyLoad(plan, lift, read.dose()) : Optional.empty())
-                .or(() -> bodyOnTheBar(plan, lift, read.dose(), text));
+        return noLift.or(() -> result.unitGuessed() ? unlikelyLoad(plan, lift, dose) : Optional.empty())
+                .or(() -> bodyOnTheBar(plan, lift, dose, text));
     }
 
     private static Optional<Lift> otherLift(Part part) {
-        if (part.basis() instanceof LoadBasis.BelowTop below) {
-            return below.of();
-        }
-        return part.basis() instanceof LoadBasis.Share share && share.of() instanceof Reference.Other other
-                ? Optional.of(other.lift())
-                : Optional.empty();
+        return part.basis().belowTop().flatMap(LoadBasis.BelowTop::of).or(() -> part.basis()
+                .share()
+                .flatMap(share -> share.of().otherLift()));
     }
 
     /** The text with the lift of the closest name. */
@@ -82,8 +78,7 @@ final class TypedDoses {
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
         MassUnit unit = plan.lifter().unit();
         return max.flatMap(known -> dose.parts().stream()
-                .filter(part -> part.basis() instanceof LoadBasis.Fixed)
-                .map(part -> ((LoadBasis.Fixed) part.basis()).load())
+                .flatMap(part -> part.basis().written().stream())
                 .filter(load -> load.isLessThan(known.times(LIKELY_FROM)) || load.isGreaterThan(known.times(LIKELY_TO)))
                 .findFirst()
                 .map(load -> new CellView.Asked(
@@ -102,9 +97,8 @@ final class TypedDoses {
                 && variation.implement().made() == Implement.Made.PLATES
                 && variation.implement() != Implement.YOKE;
         boolean body = dose.parts().stream()
-                .anyMatch(part -> part.basis() instanceof LoadBasis.Share share
-                        && share.of() == Reference.Named.BODY_MASS
-                        && share.percent().equals(Percent.HUNDRED));
+                .anyMatch(part ->
+                        part.basis().share().filter(LoadBasis.Share::isOwnBody).isPresent());
         return bar && body && !text.matches("(?i).*(?:\\dbw|%\\s*bw).*")
                 ? Optional.of(new CellView.Asked("body", List.of()))
                 : Optional.empty();

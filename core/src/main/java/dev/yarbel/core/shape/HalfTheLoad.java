@@ -1,0 +1,69 @@
+package dev.yarbel.core.shape;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.prescription.LoadBasis;
+import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.session.LiftNumbers;
+import java.util.Optional;
+
+/**
+ * Half of what a part asks for; empty where nobody can say what that is.
+ *
+ * @param numbers what its load hangs on
+ */
+record HalfTheLoad(Part part, LiftNumbers numbers) implements LoadBasis.Visitor<Optional<LoadBasis>> {
+
+    private static final Percent HALF = Percent.of(50);
+
+    @Override
+    public Optional<LoadBasis> atRpe(LoadBasis.AtRpe at) {
+        Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
+        if (max.isEmpty() || part.changing().isPresent()) {
+            return Optional.empty();
+        }
+        Mass load = numbers.curve().load(max.get(), part.reps(), at.least()).half();
+        Reference of = numbers.workingMax().isPresent() ? Reference.Named.WORKING : Reference.Named.ESTIMATE;
+        Percent share = load.percentOf(numbers.workingMax().orElse(max.get()));
+        return Optional.of(new LoadBasis.Share(of, Percent.of(Deload.halves(share.figure()))));
+    }
+
+    @Override
+    public Optional<LoadBasis> share(LoadBasis.Share share) {
+        return share.isOwnBody()
+                ? Optional.empty()
+                : Optional.of(new LoadBasis.Share(
+                        share.of(), share.percent().times(HALF), share.most().times(HALF)));
+    }
+
+    @Override
+    public Optional<LoadBasis> belowTop(LoadBasis.BelowTop below) {
+        return Optional.of(below);
+    }
+
+    @Override
+    public Optional<LoadBasis> fixed(LoadBasis.Fixed fixed) {
+        return Optional.of(new LoadBasis.Fixed(Deload.halves(fixed.load().half(), fixed.unit()), fixed.unit()));
+    }
+
+    @Override
+    public Optional<LoadBasis> bodyMassPlus(LoadBasis.BodyMassPlus plus) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Optional<LoadBasis> lastTime(LoadBasis.LastTime last) {
+        return Optional.of(new LoadBasis.Share(Reference.Named.LAST, HALF));
+    }
+
+    @Override
+    public Optional<LoadBasis> atSpeed(LoadBasis.AtSpeed at) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Optional<LoadBasis> byFeel(LoadBasis.ByFeel byFeel) {
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,132 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.session.Amendment;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.Question;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.page.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What a set raised, with the answers to choose from: each is the amendments it makes of the day. */
+final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
+
+    private final FloorDay day;
+    private final TaskKey about;
+    private final MassUnit unit;
+    private final Words words;
+
+    private QuestionAsked(FloorDay day, TaskKey about, MassUnit unit, Words words) {
+        this.day = day;
+        this.about = about;
+        this.unit = unit;
+        this.words = words;
+    }
+
+    static FloorView.Asked of(FloorDay day, Question question, MassUnit unit, Words words) {
+        return question.accept(new QuestionAsked(day, question.about(), unit, words));
+    }
+
+    @Override
+    public FloorView.Asked warmUpIsTop(Question.WarmUpIsTop warm) {
+        FloorView.Answer itIs = new FloorView.Answer(
+                words.say("question.it-is"),
+                List.of(),
+                warm.about().toString(),
+                warm.top().toString(),
+                true);
+        return new FloorView.Asked(
+                "warm-up-is-top", List.of(), List.of(itIs, answer("question.go-on", false, List.of(goOn()))));
+    }
+
+    @Override
+    public FloorView.Asked largerStep(Question.LargerStep step) {
+        String load = words.load(step.load(), unit);
+        return new FloorView.Asked(
+                "larger-step",
+                List.of(load),
+                List.of(
+                        said(
+                                words.say("question.take", load),
+                                true,
+                                List.of(atLoad(step.top().number(), step.load()), goOn())),
+                        answer("question.as-planned", false, List.of(goOn()))));
+    }
+
+    @Override
+    public FloorView.Asked topOffTarget(Question.TopOffTarget off) {
+        List<FloorView.Answer> answers = new ArrayList<>();
+        off.another()
+                .ifPresent(load -> answers.add(said(
+                        words.say("question.another", words.load(load, unit)),
+                        false,
+                        List.of(
+                                new Amendment.Another(about.letter(), about.number()),
+                                atLoad(about.number() + 1, load),
+                                goOn()))));
+        answers.add(answer("question.from-it", false, List.of(goOn())));
+        answers.add(answer("question.stop", false, stop()));
+        String code = off.missed() ? "top-missed" : off.halves() > 0 ? "top-over" : "top-under";
+        return new FloorView.Asked(code, List.of(points(off.halves())), answers);
+    }
+
+    @Override
+    public FloorView.Asked collapsed(Question.Collapsed collapsed) {
+        return new FloorView.Asked(
+                "collapsed",
+                List.of(collapsed.made(), collapsed.expected()),
+                List.of(answer("question.cut", true, stop()), answer("question.go-on", false, List.of(goOn()))));
+    }
+
+    private FloorView.Answer answer(String code, boolean main, List<Amendment> changes) {
+        return said(words.say(code), main, changes);
+    }
+
+    private static FloorView.Answer said(String text, boolean main, List<Amendment> changes) {
+        return new FloorView.Answer(text, changes.stream().map(Amendment::text).toList(), null, null, main);
+    }
+
+    private Amendment goOn() {
+        return new Amendment.GoOn(about);
+    }
+
+    private Amendment atLoad(int set, Mass load) {
+        return new Amendment.AtLoad(about.letter(), set, load, unit);
+    }
+
+    private static String points(int halves) {
+        int size = Math.abs(halves);
+        return size / 2 + (size % 2 == 0 ? "" : ".5");
+    }
+
+    /** What ends the lift for today: every slot of it keeps the sets that were done. */
+    private List<Amendment> stop() {
+        Optional<Lift> lift = day.amended().day().stream()
+                .filter(asked -> asked.letter().equals(about.letter()))
+                .map(Prescription::lift)
+                .findFirst();
+        List<Amendment> changes = new ArrayList<>();
+        day.amended().day().stream()
+                .filter(asked -> lift.filter(asked.lift()::equals).isPresent())
+                .map(Prescription::letter)
+                .distinct()
+                .forEach(letter -> changes.add(new Amendment.Shorten(letter, lastDone(letter))));
+        changes.add(goOn());
+        return changes;
+    }
+
+    private int lastDone(String letter) {
+        return day.log().map(SessionLog::sets).orElse(List.of()).stream()
+                .map(DoneSet::task)
+                .filter(key -> key.letter().equals(letter) && !key.warmUp())
+                .mapToInt(TaskKey::number)
+                .max()
+                .orElse(0);
+    }
+}
