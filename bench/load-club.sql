@@ -82,8 +82,8 @@ insert into change_entry (club_id, lifter_id, made_at, made_by, made_by_name, ki
   select :club, l.id, now() - n * interval '7 days', :coach, 'Measuring', 'CALL_TAKEN', array['squat'], '170 kg', '172.5 kg'
   from lifter l, generate_series(1, 100) as n where l.club_id = :club and l.coach_id = :coach;
 
-insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, before, proposed)
-  select :club, t.lifter_id, 'squat', max(t.id), 'OPEN', now(), 170, 172.5
+insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, rule, raises, size)
+  select :club, t.lifter_id, 'squat', max(t.id), 'OPEN', now(), 'estimate-apart', true, 1.5
   from training_session t where t.club_id = :club and t.lifter_id % 3 = 0 group by t.lifter_id;
 
 commit;

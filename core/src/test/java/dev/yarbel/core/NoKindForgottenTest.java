@@ -29,17 +29,18 @@ class NoKindForgottenTest {
     private static final Path SOURCES = Path.of("src/main/java/dev/yarbel/core");
 
     /** What can be one of several things, by the file that says so. */
-    private static final Map<String, String> KINDS = Map.of(
-            "prescription/Work", "Work",
-            "prescription/LoadBasis", "LoadBasis",
-            "prescription/Reference", "Reference",
-            "effort/Effort", "Effort",
-            "session/Amendment", "Amendment",
-            "session/Question", "Question",
-            "session/ResolvedLoad", "ResolvedLoad",
-            "session/PredictedEffort", "PredictedEffort",
-            "shape/FillRule", "FillRule",
-            "estimate/NoviceStart", "Step");
+    private static final Map<String, String> KINDS = Map.ofEntries(
+            Map.entry("prescription/Work", "Work"),
+            Map.entry("prescription/LoadBasis", "LoadBasis"),
+            Map.entry("prescription/Reference", "Reference"),
+            Map.entry("effort/Effort", "Effort"),
+            Map.entry("session/Amendment", "Amendment"),
+            Map.entry("session/Question", "Question"),
+            Map.entry("session/ResolvedLoad", "ResolvedLoad"),
+            Map.entry("session/PredictedEffort", "PredictedEffort"),
+            Map.entry("shape/FillRule", "FillRule"),
+            Map.entry("estimate/NoviceStart", "Step"),
+            Map.entry("adjust/Evidence", "Evidence"));
 
     @Test
     void aKindThatSaysNothingOfItselfIsRefused() throws IOException {

@@ -4,6 +4,7 @@ import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -53,8 +54,12 @@ class CallsController {
             reason = Objects.requireNonNullElse(reason, "");
         }
 
-        Slips.Figure figure() {
-            return new Slips.Figure(own, !own.isBlank() && own.equals(confirmed));
+        Reply reply() {
+            return new Reply(
+                    shown,
+                    own,
+                    !own.isBlank() && own.equals(confirmed),
+                    Optional.of(reason.strip()).filter(text -> !text.isEmpty()));
         }
     }
 
@@ -84,10 +89,6 @@ class CallsController {
 
         boolean isWrong() {
             return !field.isEmpty();
-        }
-
-        Optional<String> why() {
-            return Optional.of(reason.strip()).filter(text -> !text.isEmpty());
         }
     }
 
@@ -144,15 +145,7 @@ class CallsController {
             RedirectAttributes flash,
             Model model) {
         Typed typed = Typed.of(sent);
-        return answered(
-                coach,
-                id,
-                () -> slips.take(coach, id, sent.shown(), typed.why()),
-                typed,
-                "taken",
-                response,
-                flash,
-                model);
+        return answered(coach, id, () -> slips.take(coach, id, sent.reply()), typed, "taken", response, flash, model);
     }
 
     @PostMapping("/{id}/change")
@@ -165,14 +158,7 @@ class CallsController {
             Model model) {
         Typed typed = Typed.of(sent);
         return answered(
-                coach,
-                id,
-                () -> slips.change(coach, id, sent.shown(), sent.figure(), typed.why()),
-                typed,
-                "changed",
-                response,
-                flash,
-                model);
+                coach, id, () -> slips.change(coach, id, sent.reply()), typed, "changed", response, flash, model);
     }
 
     @PostMapping("/{id}/leave")
@@ -184,7 +170,8 @@ class CallsController {
             RedirectAttributes flash,
             Model model) {
         Typed typed = Typed.of(sent);
-        return answered(coach, id, () -> slips.leave(coach, id, typed.why()), typed, "left", response, flash, model);
+        return answered(
+                coach, id, () -> slips.leave(coach, id, sent.reply().why()), typed, "left", response, flash, model);
     }
 
     private String answered(
@@ -200,26 +187,28 @@ class CallsController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return again(coach, id, typed, flash, model);
         }
-        return switch (work.get()) {
-            case CHANGED_MEANWHILE -> {
-                response.setStatus(HttpStatus.CONFLICT.value());
-                model.addAttribute("notice", words.say("calls.changed-meanwhile"));
-                yield again(coach, id, typed, flash, model);
-            }
-            case NOT_A_LOAD -> {
-                response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own", "calls.error.own"), flash, model);
-            }
-            case FAR_OFF -> {
-                response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-                yield again(coach, id, new Typed(typed.reason(), typed.own(), "own", "calls.ask.own"), flash, model);
-            }
-            case ANSWERED_ALREADY -> again(coach, id, typed, flash, model);
-            case DONE -> {
-                flash.addFlashAttribute("notice", words.say("calls.done." + answer));
-                yield "redirect:/calls";
-            }
-        };
+        try {
+            return switch (work.get()) {
+                case CHANGED_MEANWHILE -> {
+                    response.setStatus(HttpStatus.CONFLICT.value());
+                    model.addAttribute("notice", words.say("calls.changed-meanwhile"));
+                    yield again(coach, id, typed, flash, model);
+                }
+                case ANSWERED_ALREADY -> again(coach, id, typed, flash, model);
+                case DONE -> {
+                    flash.addFlashAttribute("notice", words.say("calls.done." + answer));
+                    yield "redirect:/calls";
+                }
+            };
+        } catch (UnreadableException unreadable) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return again(
+                    coach,
+                    id,
+                    new Typed(typed.reason(), typed.own(), unreadable.field(), unreadable.code()),
+                    flash,
+                    model);
+        }
     }
 
     private String page(Person coach, Optional<SlipLine> open, List<SlipLine> queue, Typed typed, Model model) {

@@ -1,13 +1,14 @@
 package dev.yarbel.web.calls;
 
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Optional;
 
@@ -36,8 +37,9 @@ class Slip {
     private Status status;
 
     private Instant openedAt;
-    private Mass before;
-    private Mass proposed;
+    private String rule;
+    private boolean raises;
+    private BigDecimal size;
     private Instant answeredAt;
     private Long answeredBy;
     private Long answerEntry;
@@ -64,12 +66,19 @@ class Slip {
         return openedAt;
     }
 
-    Mass before() {
-        return before;
+    /** The key of the rule that gave it. */
+    String rule() {
+        return rule;
     }
 
-    Mass proposed() {
-        return proposed;
+    /** Whether it proposed that the lifter does more, when it was opened. */
+    boolean raises() {
+        return raises;
+    }
+
+    /** How much it proposed to change, when it was opened. */
+    Percent size() {
+        return Percent.of(size.toPlainString());
     }
 
     boolean isOpen() {

@@ -37,8 +37,8 @@ interface SlipRepository extends Repository<Slip, Long> {
     /** Opens a slip unless this session gave one already or the lift has one open. */
     @Modifying
     @NativeQuery("""
-            insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, before, proposed)
-            values (:clubId, :lifterId, :lift, :sessionId, 'OPEN', :now, :before, :proposed)
+            insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, rule, raises, size)
+            values (:clubId, :lifterId, :lift, :sessionId, 'OPEN', :now, :rule, :raises, :size)
             on conflict do nothing""")
     int open(
             long clubId,
@@ -46,6 +46,7 @@ interface SlipRepository extends Repository<Slip, Long> {
             String lift,
             long sessionId,
             Instant now,
-            BigDecimal before,
-            BigDecimal proposed);
+            String rule,
+            boolean raises,
+            BigDecimal size);
 }

@@ -9,9 +9,9 @@ import java.util.Optional;
 /**
  * A slip as its page shows it, worked out from the plan and the log as they stand now.
  *
- * @param finding empty when there is nothing left to decide
+ * @param call empty when there is nothing left to decide
  */
-record SlipView(long id, Lift lift, LifterBlock plan, Optional<Finding> finding) {
+record SlipView(long id, Lift lift, LifterBlock plan, Optional<Call> call) {
 
     /** The open aches that the lift loads; no load of it rises while there are any. */
     public List<Ache> aches() {

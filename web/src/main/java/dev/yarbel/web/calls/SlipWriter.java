@@ -1,6 +1,7 @@
 package dev.yarbel.web.calls;
 
-import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.adjust.Finding;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.account.Clubs;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -21,13 +22,15 @@ class SlipWriter {
     private final SlipRepository slips;
     private final Roster roster;
     private final Blocks blocks;
+    private final Findings findings;
     private final Clubs clubs;
     private final Clock clock;
 
-    SlipWriter(SlipRepository slips, Roster roster, Blocks blocks, Clubs clubs, Clock clock) {
+    SlipWriter(SlipRepository slips, Roster roster, Blocks blocks, Findings findings, Clubs clubs, Clock clock) {
         this.slips = slips;
         this.roster = roster;
         this.blocks = blocks;
+        this.findings = findings;
         this.clubs = clubs;
         this.clock = clock;
     }
@@ -47,16 +50,22 @@ class SlipWriter {
             boolean lifted =
                     session.sets().stream().anyMatch(done -> done.set().lift().equals(standing.lift()));
             if (lifted) {
-                Finding.of(plan, standing.lift(), session.id())
-                        .ifPresent(finding -> slips.open(
-                                plan.lifter().clubId(),
-                                plan.lifter().id(),
-                                standing.lift().key(),
-                                session.id(),
-                                clock.instant(),
-                                finding.proposal().before().in(MassUnit.KG),
-                                finding.proposal().after().in(MassUnit.KG)));
+                findings.look(plan, standing.lift(), session.id()).stream()
+                        .findFirst()
+                        .ifPresent(finding -> open(plan.lifter(), standing.lift(), session, finding));
             }
         }
+    }
+
+    private void open(LifterCard lifter, Lift lift, SessionLog session, Finding finding) {
+        slips.open(
+                lifter.clubId(),
+                lifter.id(),
+                lift.key(),
+                session.id(),
+                clock.instant(),
+                finding.rule(),
+                finding.proposal().raises(),
+                finding.proposal().size().figure());
     }
 }

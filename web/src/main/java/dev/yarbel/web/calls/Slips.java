@@ -1,18 +1,16 @@
 package dev.yarbel.web.calls;
 
-import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.session.FarOff;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.OpenCalls;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
@@ -33,14 +31,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class Slips implements OpenCalls {
 
-    private static final Mass HEAVIEST = Mass.ofKg(1000);
     private static final int MOST_ANSWERED = 100;
 
     private final SlipRepository slips;
     private final Accounts accounts;
     private final Roster roster;
     private final Blocks blocks;
-    private final Book book;
+    private final Findings findings;
+    private final Handlers handlers;
     private final Ledger ledger;
     private final Clock clock;
 
@@ -49,14 +47,16 @@ class Slips implements OpenCalls {
             Accounts accounts,
             Roster roster,
             Blocks blocks,
-            Book book,
+            Findings findings,
+            Handlers handlers,
             Ledger ledger,
             Clock clock) {
         this.slips = slips;
         this.accounts = accounts;
         this.roster = roster;
         this.blocks = blocks;
-        this.book = book;
+        this.findings = findings;
+        this.handlers = handlers;
         this.ledger = ledger;
         this.clock = clock;
     }
@@ -66,10 +66,6 @@ class Slips implements OpenCalls {
         DONE,
         /** Answered before, by this or another person. */
         ANSWERED_ALREADY,
-        /** The coach's own figure is no load. */
-        NOT_A_LOAD,
-        /** The coach's own figure is far from the working max, and nobody has stood by it. */
-        FAR_OFF,
         /** Numbers or plan changed since the slip was shown: it must be looked at again. */
         CHANGED_MEANWHILE
     }
@@ -100,14 +96,11 @@ class Slips implements OpenCalls {
                         byId.get(slip.lifterId()),
                         slip.lift(),
                         slip.sessionId(),
-                        slip.before(),
-                        slip.proposed(),
+                        slip.rule(),
+                        slip.raises(),
+                        slip.size(),
                         slip.openedAt()))
-                .sorted(Comparator.comparing(SlipLine::raise).thenComparing(line -> line.proposed()
-                        .distanceTo(line.before())
-                        .percentOf(line.before())
-                        .figure()
-                        .negate()))
+                .sorted(Comparator.comparing(SlipLine::raises).thenComparing(SlipLine::size, Comparator.reverseOrder()))
                 .toList();
     }
 
@@ -132,7 +125,7 @@ class Slips implements OpenCalls {
     @Transactional(readOnly = true)
     public SlipView view(Person coach, SlipLine line) {
         LifterBlock plan = plan(coach, line.lifter().id());
-        return new SlipView(line.id(), line.lift(), plan, Finding.of(plan, line.lift(), line.sessionId()));
+        return new SlipView(line.id(), line.lift(), plan, call(plan, line.lift(), line.sessionId(), line.rule()));
     }
 
     private LifterBlock plan(Person coach, long lifterId) {
@@ -140,61 +133,44 @@ class Slips implements OpenCalls {
         return blocks.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
     }
 
-    /** Takes what is proposed, if it still is what was shown. */
-    public Outcome take(Person coach, long id, String shown, Optional<String> why) {
-        return decide(coach, id, shown, why, Slip.Status.TAKEN, ChangeKind.CALL_TAKEN, Optional.empty());
+    /** What there is to decide, by the rule that gave the slip; empty when there is nothing left. */
+    private Optional<Call> call(LifterBlock plan, Lift lift, long sessionId, String rule) {
+        return findings.look(plan, lift, sessionId).stream()
+                .filter(finding -> finding.rule().equals(rule))
+                .findFirst()
+                .map(finding -> new Call(finding, finding.proposal().changes(Findings.ahead(plan))));
     }
 
-    /** Puts the coach's own figure in place of the one proposed, if the slip still is what was shown. */
-    public Outcome change(Person coach, long id, String shown, Figure figure, Optional<String> why) {
-        return decide(coach, id, shown, why, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED, Optional.of(figure));
+    /** Takes what is proposed, if it still is what was shown. */
+    public Outcome take(Person coach, long id, Reply reply) {
+        return decide(coach, id, reply, Slip.Status.TAKEN, ChangeKind.CALL_TAKEN);
     }
 
     /**
-     * A coach's own figure.
+     * Puts the coach's own figure in place of the one proposed, if the slip still is what was shown.
      *
-     * @param meant they were asked about it and stand by it
+     * @throws UnreadableException when the figure cannot be used, or is far off and nobody has stood by it
      */
-    record Figure(String text, boolean meant) {}
-
-    private static Optional<Mass> read(String figure, MassUnit unit) {
-        try {
-            return Optional.of(Mass.parse(figure, unit))
-                    .filter(mass -> mass.isPositive() && !mass.isGreaterThan(HEAVIEST));
-        } catch (IllegalArgumentException notAMass) {
-            return Optional.empty();
-        }
+    public Outcome change(Person coach, long id, Reply reply) {
+        return decide(coach, id, reply, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED);
     }
 
-    private Outcome decide(
-            Person coach,
-            long id,
-            String shown,
-            Optional<String> why,
-            Slip.Status answer,
-            ChangeKind kind,
-            Optional<Figure> own) {
+    private Outcome decide(Person coach, long id, Reply reply, Slip.Status answer, ChangeKind kind) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;
         }
         LifterBlock plan = plan(coach, slip.lifterId());
-        Optional<Mass> figure =
-                own.flatMap(typed -> read(typed.text(), plan.lifter().unit()));
-        if (own.isPresent() && figure.isEmpty()) {
-            return Outcome.NOT_A_LOAD;
-        }
-        Optional<Finding> finding = Finding.of(plan, slip.lift(), slip.sessionId());
-        if (finding.isEmpty() || !finding.get().fingerprint().equals(shown)) {
+        Optional<Call> call = call(plan, slip.lift(), slip.sessionId(), slip.rule())
+                .filter(now -> now.fingerprint().equals(reply.shown()));
+        if (call.isEmpty()) {
             return Outcome.CHANGED_MEANWHILE;
         }
-        Mass before = finding.get().proposal().before();
-        if (own.filter(typed -> !typed.meant()).isPresent()
-                && FarOff.workingMax(figure.orElseThrow(), Optional.of(before)).isPresent()) {
-            return Outcome.FAR_OFF;
+        Handling handling = handlers.of(call.get().finding().proposal());
+        if (answer == Slip.Status.CHANGED) {
+            handling = handling.own(reply, plan.lifter().unit());
         }
-        Mass after = figure.orElse(finding.get().proposal().after());
-        Optional<Long> entry = book.moveWorkingMax(coach, plan.lifter(), slip.lift(), before, after, kind, why);
+        Optional<Long> entry = handling.take(new Handling.Decision(coach, plan.lifter(), kind, reply.why()));
         if (entry.isEmpty()) {
             return Outcome.CHANGED_MEANWHILE;
         }
@@ -209,19 +185,18 @@ class Slips implements OpenCalls {
             return Outcome.ANSWERED_ALREADY;
         }
         LifterBlock plan = plan(coach, slip.lifterId());
-        String standing = plan.standing()
-                .of(slip.lift())
-                .flatMap(s -> s.workingMax())
-                .map(max -> max.format(plan.lifter().unit(), 2))
+        String stands = call(plan, slip.lift(), slip.sessionId(), slip.rule())
+                .map(call -> handlers.of(call.finding().proposal())
+                        .stands(plan.lifter().unit()))
                 .orElse("");
         long entry = ledger.decide(
-                coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift(), why, standing, standing, Optional.empty());
+                coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift(), why, stands, stands, Optional.empty());
         slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId(), entry);
         return Outcome.DONE;
     }
 
     /**
-     * Takes an answer back: the working max stands where it stood, and the slip waits again. That goes until a later
+     * Takes an answer back: what it moved stands where it stood, and the slip waits again. That goes until a later
      * decision stands on the answer.
      *
      * @return whether it was taken back
@@ -234,26 +209,8 @@ class Slips implements OpenCalls {
             return false;
         }
         LifterCard lifter = roster.lifter(coach, slip.lifterId());
-        long entry = slip.answerEntry().get();
-        if (ledger.isOvertaken(lifter, slip.lift(), entry)) {
+        if (!handlers.takeBack(coach, lifter, slip.lift(), slip.answerEntry().get())) {
             return false;
-        }
-        Optional<Ledger.MovedMax> moved = ledger.moved(lifter, entry);
-        if (moved.isPresent()) {
-            if (book.moveWorkingMax(
-                            coach,
-                            lifter,
-                            slip.lift(),
-                            moved.get().after(),
-                            moved.get().before(),
-                            ChangeKind.CALL_TAKEN_BACK,
-                            Optional.empty())
-                    .isEmpty()) {
-                return false;
-            }
-        } else {
-            ledger.decide(
-                    coach, lifter, ChangeKind.CALL_TAKEN_BACK, slip.lift(), Optional.empty(), "", "", Optional.empty());
         }
         if (slips.existsByClubIdAndLifterIdAndLiftAndStatus(
                 lifter.clubId(), lifter.id(), slip.lift(), Slip.Status.OPEN)) {

@@ -13,6 +13,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.adjust.CallRule;
+import dev.yarbel.core.adjust.Calls;
+import dev.yarbel.core.adjust.Evidence;
+import dev.yarbel.core.adjust.Proposal;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -30,7 +34,10 @@ import dev.yarbel.web.book.SentSet;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.Roster;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,10 +47,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
@@ -72,6 +81,9 @@ class CallsTest {
 
     @Autowired
     private Roster roster;
+
+    @Autowired
+    private Words words;
 
     @Autowired
     private JdbcClient jdbc;
@@ -236,7 +248,9 @@ class CallsTest {
                 .getContentAsString();
         Element own = Jsoup.parse(asked).selectFirst("label.own");
         assertThat(own.select("input[name=own]").val()).isEqualTo("470");
-        assertThat(own.select("input[name=confirmed]").val()).isEqualTo("470");
+        // sent twice, it would be "470,470" and never be what they stand by
+        assertThat(Jsoup.parse(asked).select("input[name=confirmed]").eachAttr("value"))
+                .containsExactly("470");
         assertThat(own.select("[role=alert]").text()).isNotEmpty();
         assertThat(openSlip()).isEqualTo(id);
         answer(id, "change", shown, "own", "470", "confirmed", "470").andExpect(status().isFound());
@@ -405,6 +419,28 @@ class CallsTest {
                 .filteredOn(notice -> !notice.contains("Nothing was changed now"))
                 .hasSize(1);
         assertThat(ledger.latest(club.lifter, 10)).hasSize(1);
+    }
+
+    /** What a rule saw, means and proposes has a fragment each; the queue has its words. */
+    @Test
+    void everyRuleHasItsWords() {
+        Document means = fragments("means");
+        for (CallRule rule : Calls.RULES) {
+            assertThat(means.select("[th:fragment^=" + rule.key() + "(]")).hasSize(1);
+            assertThat(words.say("calls.line." + rule.key() + ".raise")).doesNotContain("calls.line");
+            assertThat(words.say("calls.line." + rule.key() + ".lower")).doesNotContain("calls.line");
+        }
+        assertThat(fragments("seen").select("[th:fragment]")).hasSize(Evidence.class.getPermittedSubclasses().length);
+        assertThat(fragments("proposed").select("[th:fragment]"))
+                .hasSize(Proposal.class.getPermittedSubclasses().length);
+    }
+
+    private static Document fragments(String file) {
+        try {
+            return Jsoup.parse(new ClassPathResource("templates/calls/" + file + ".html").getFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test

@@ -1,0 +1,25 @@
+package dev.yarbel.core.adjust;
+
+import dev.yarbel.core.measure.Percent;
+import java.util.List;
+
+/** What a rule proposes to change. It changes nothing by itself: a coach takes it, takes another of its kind, or leaves it. */
+public sealed interface Proposal permits MoveWorkingMax {
+
+    /** What a room outside makes of each kind of proposal. */
+    interface Visitor<T> {
+
+        T moveWorkingMax(MoveWorkingMax proposal);
+    }
+
+    <T> T accept(Visitor<T> visitor);
+
+    /** Whether the lifter is to do more than is planned; then pain forbids it. */
+    boolean raises();
+
+    /** How much it changes, as a share of what stands, 0 % or more: the larger is looked at before the smaller. */
+    Percent size();
+
+    /** Every load still ahead that it would change, in order of dates. */
+    List<LoadChange> changes(PlanAhead plan);
+}
