@@ -92,6 +92,11 @@ public sealed interface Work {
     /** Whether how long a set took may be noted: it is carried, held or done in rounds. */
     boolean isTimed();
 
+    /** Whether a miss ends it, however many sets were still asked for. */
+    default boolean endsOnMiss() {
+        return false;
+    }
+
     /** Whether it is general preparation before the bar. */
     default boolean isPreparation() {
         return false;
@@ -361,6 +366,11 @@ public sealed interface Work {
         @Override
         public Optional<Density> density() {
             return Optional.of(this);
+        }
+
+        @Override
+        public boolean endsOnMiss() {
+            return true;
         }
 
         @Override

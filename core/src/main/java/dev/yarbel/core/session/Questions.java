@@ -81,7 +81,7 @@ final class Questions {
                 .isPresent()) {
             return Optional.of(new Question.WarmUpIsTop(last.task(), top));
         }
-        return isLastStep(last.task())
+        return isLastStep(last.task()) && last.set().made()
                 ? largerStep(slot, last, part.basis().rating().orElseThrow())
                 : Optional.empty();
     }

@@ -6,25 +6,28 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.ramp.Ramp;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * One day on the floor: each slot with its ramp and its sets, as planned and as the sets lifted so far make it.
  *
  * @param slots in the order they are trained
  * @param tasks all sets to be done, in order; slots of one group take turns
+ * @param open those still to be done, in the same order; one that was passed over is not among them
  * @param next the set to do now; empty when none is left
  * @param question what the last set raised and nobody has answered
  */
-public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task> next, Optional<Question> question) {
+public record SessionPlan(
+        List<SlotPlan> slots, List<Task> tasks, List<Task> open, Optional<Task> next, Optional<Question> question) {
 
     public SessionPlan {
         slots = List.copyOf(slots);
         tasks = List.copyOf(tasks);
+        open = List.copyOf(open);
     }
 
     /**
@@ -104,7 +107,8 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
         List<Task> inTurn = inTurn(stations.tasks());
         List<Task> tasks = stations.followed(inTurn, open(inTurn, done));
         Optional<Question> question = new Questions(resolver, rules, slots, tasks, amended).after(done);
-        return new SessionPlan(slots, tasks, next(tasks, open(tasks, done), done), question);
+        List<Task> open = open(tasks, done);
+        return new SessionPlan(slots, tasks, open, next(tasks, open, done), question);
     }
 
     /** Slots of one group take turns: first all their warm-ups, then the first set of each, the second of each. */
@@ -133,27 +137,45 @@ public record SessionPlan(List<SlotPlan> slots, List<Task> tasks, Optional<Task>
         return task.asked().firstSet() == 1 ? 0 : 2 * task.asked().firstSet() - 1;
     }
 
-    /** The sets still to be done: one is passed over when a later one of its slot or of its lift was done. */
+    /** The sets still to be done: those not done and not passed over. */
     private static List<Task> open(List<Task> tasks, List<DoneSet> done) {
         Set<TaskKey> keys = done.stream().map(DoneSet::task).collect(Collectors.toSet());
         Set<TaskKey> known = tasks.stream().map(Task::key).collect(Collectors.toSet());
         List<TaskKey> elsewhere =
                 keys.stream().filter(key -> !known.contains(key)).toList();
-        List<Task> open = new ArrayList<>();
-        Set<Lift> further = new HashSet<>();
-        Set<String> furtherInSlot = new HashSet<>();
-        for (int i = tasks.size() - 1; i >= 0; i--) {
-            Task task = tasks.get(i);
-            if (keys.contains(task.key())) {
-                further.add(task.lift());
-                furtherInSlot.add(task.key().letter());
-            } else if (!further.contains(task.lift())
-                    && !furtherInSlot.contains(task.key().letter())
-                    && elsewhere.stream().noneMatch(key -> key.isAfter(task.key()))) {
-                open.add(0, task);
-            }
-        }
-        return open;
+        Set<TaskKey> passed = tasks.stream()
+                .filter(task -> keys.contains(task.key()))
+                .flatMap(task -> passedBy(tasks, task))
+                .collect(Collectors.toSet());
+        return tasks.stream()
+                .filter(task -> !keys.contains(task.key()) && !passed.contains(task.key()))
+                .filter(task -> elsewhere.stream().noneMatch(key -> key.isAfter(task.key())))
+                .toList();
+    }
+
+    /** A set is passed over when a later one of its slot or of its lift was done. */
+    private static Stream<TaskKey> passedBy(List<Task> tasks, Task done) {
+        return tasks.subList(0, tasks.indexOf(done)).stream()
+                .filter(task -> task.lift().equals(done.lift())
+                        || task.key().letter().equals(done.key().letter()))
+                .map(Task::key);
+    }
+
+    /**
+     * The sets that nobody will do any more once a set of the day is done: those that are passed over, and after a miss the
+     * rest of a part that a miss ends.
+     */
+    public List<TaskKey> endedBy(Task task, boolean missed) {
+        Stream<TaskKey> rest =
+                missed && !task.key().warmUp() && task.asked().part().work().endsOnMiss()
+                        ? tasks.stream()
+                                .filter(other -> other.asked().equals(task.asked()))
+                                .map(Task::key)
+                        : Stream.empty();
+        return Stream.concat(passedBy(tasks, task), rest)
+                .filter(key -> !key.equals(task.key()))
+                .distinct()
+                .toList();
     }
 
     /**

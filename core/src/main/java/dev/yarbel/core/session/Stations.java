@@ -143,7 +143,7 @@ final class Stations {
 
         @Override
         public Integer density(Work.Density density) {
-            if (ofPart.stream().anyMatch(d -> !d.set().made())) {
+            if (density.endsOnMiss() && ofPart.stream().anyMatch(d -> !d.set().made())) {
                 return last;
             }
             return density.beyond() && last >= asked && done() < MOST_GOES ? last + 1 : asked;

@@ -143,6 +143,41 @@ class OnTheFloorTest {
 
     // ---- changes of the day
 
+    /** A phone without a line takes out what is said here; it has to be what the plan takes out once it knows of the set. */
+    @ParameterizedTest
+    @CsvSource({
+        "SQUAT:1 @8; SQUAT:3x5 -12%; BENCH_PRESS:3x8 70%",
+        "BENCH_PRESS:3x8 70%; ROW:2x8 70%; SQUAT:5x5 75%; SQUAT:3x8 60%",
+        "SQUAT:10x1 in 10min gap 30 85%; BENCH_PRESS:3x5 70%"
+    })
+    void aSetEndsWhatIsSaidAndNothingElse(String slots) {
+        String[] doses = slots.split("; ");
+        for (int i = 0; i < doses.length; i++) {
+            String[] slot = doses[i].split(":", 2);
+            Lift lift = Map.of("SQUAT", Lift.SQUAT, "BENCH_PRESS", Lift.BENCH_PRESS, "ROW", ROW)
+                    .get(slot[0]);
+            slot(String.valueOf((char) ('A' + i)), lift, slot[1]);
+        }
+        SessionPlan before = plan();
+        for (Task task : before.tasks()) {
+            for (String effort : List.of("8", "missed")) {
+                boolean missed = effort.equals("missed");
+                List<TaskKey> ended = before.endedBy(task, missed);
+                done.clear();
+                lifted(task.key().toString(), "60", missed ? 0 : 1, effort);
+                assertThat(plan().open().stream().map(Task::key).filter(keys(before)::contains))
+                        .as("%s %s", task.key(), effort)
+                        .containsExactlyElementsOf(keys(before).stream()
+                                .filter(key -> !key.equals(task.key()) && !ended.contains(key))
+                                .toList());
+            }
+        }
+    }
+
+    private static List<TaskKey> keys(SessionPlan plan) {
+        return plan.tasks().stream().map(Task::key).toList();
+    }
+
     @Test
     void aSlotLeftOutHasNoSetsAndNoRamp() {
         slot("A", Lift.SQUAT, "2x3 80%").slot("B", Lift.BENCH_PRESS, "2x8 70%").amend("A shorten 0");
