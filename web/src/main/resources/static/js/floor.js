@@ -14,8 +14,12 @@ const floor = () => document.getElementById("floor");
 const cards = () => kept ? Array.from(kept.content.querySelectorAll(".now")) : [];
 const current = () => floor().querySelector("section.now");
 const dayKey = () => floor().dataset.planned + "/" + floor().dataset.week;
+// What the server says of a day: see PhoneDay. Nothing of it is judged here.
+const dayOf = (page) => JSON.parse(page.dataset.phone);
 // Every set of the day, for when the line is lost: fetched once the page stands, and again when the day was changed.
 let kept = document.getElementById("floor-cards");
+let whole = kept ? dayOf(floor()) : { sets: [] };
+const setOf = (task) => dayOf(floor()).sets.concat(whole.sets).find((set) => set.task === task);
 // How each slot can be changed, for the same.
 let keptChanges = document.getElementById("floor-changes");
 let here = [];
@@ -57,8 +61,7 @@ async function enqueue(form, button) {
 
 // Whether sets are missing that nobody was asked about yet: asked at once, with or without a line.
 function asksForMore(form) {
-  const left = cards().filter((card) => card.dataset.warmup !== "true" && card.dataset.correcting !== "true"
-    && !isDone(card.dataset.task)).length;
+  const left = whole.sets.filter((set) => !set.warmUp && !set.logged && !isDone(set.task)).length;
   if (left === 0 || form.querySelector("[name=left]") || form.querySelector("[name=count]:checked")) {
     return false;
   }
@@ -85,7 +88,8 @@ async function log(form, button) {
   if (button && button.name) {
     body.set(button.name, button.value);
   }
-  const wrong = trouble(card, form, body);
+  const set = setOf(card.dataset.task);
+  const wrong = trouble(set.form, body);
   if (wrong) {
     say(form, wrong.field, wrong.words);
     return;
@@ -96,31 +100,29 @@ async function log(form, button) {
   const item = {
     token: body.get("token"), action: form.getAttribute("action"), body: body.toString(), at: Date.now(),
     day: dayKey(), task: card.dataset.task, load: body.get("load") || "", reps: body.get("reps"), effort: body.get("effort"),
-    name: card.dataset.name, blind: card.dataset.blind === "true"
+    name: set.name, blind: set.blind
   };
-  if (card.dataset.correcting !== "true") {
+  if (!set.logged) {
     clock.mark(card, item.effort !== "missed");
-    clock.rest(card.dataset.rest);
+    clock.rest(set.rest);
   }
   window.scrollTo({ top: 0 });
   swapped = Date.now();
   await queue.add(item).catch(() => sendNow(form, body));
 }
 
-// What cannot be right is said at once, with or without a line; the server looks at the rest.
-function trouble(card, form, body) {
+// What cannot be right is said at once, with or without a line, by the bounds that the server gave; it looks at the rest.
+function trouble(bounds, body) {
   const load = (body.get("load") || "").trim();
   const reps = (body.get("reps") || "").trim();
-  const planned = Number(card.dataset.reps);
   const missed = body.get("effort") === "missed";
-  const blank = form.querySelector("input[name=load]").dataset.blank === "true";
-  if (load === "" ? !blank : !/^\d{1,4}([.,]\d{1,3})?\s*(kg|lb|lbs)?$/.test(load)) {
+  if (load === "" ? !bounds.blank : !new RegExp(bounds.load).test(load)) {
     return { field: "load", words: note.dataset.badLoad };
   }
-  if (!/^\d{1,3}$/.test(reps) || Number(reps) > 100) {
+  if (!/^\d+$/.test(reps) || Number(reps) > bounds.mostReps) {
     return { field: "reps", words: note.dataset.badReps };
   }
-  if (missed && planned > 1 && Number(reps) >= planned) {
+  if (missed && bounds.mostMissed !== null && Number(reps) > bounds.mostMissed) {
     return { field: "reps", words: note.dataset.missedReps };
   }
   if (!missed && Number(reps) === 0) {
@@ -291,9 +293,10 @@ function fetchCards() {
     try {
       const response = await fetch(day.base + "?day=" + day.day + "&week=" + day.week + "&cards=yes", { headers: { "HX-Request": "true" } });
       if (response.ok && !response.redirected) {
-        const whole = new DOMParser().parseFromString(await response.text(), "text/html");
-        kept = whole.getElementById("floor-cards") || kept;
-        keptChanges = whole.getElementById("floor-changes") || keptChanges;
+        const page = new DOMParser().parseFromString(await response.text(), "text/html");
+        kept = page.getElementById("floor-cards") || kept;
+        keptChanges = page.getElementById("floor-changes") || keptChanges;
+        whole = dayOf(page.getElementById("floor"));
         main.dataset.kept = "true";
       }
     } catch (away) {
@@ -309,8 +312,8 @@ const isDone = (task) => here.some((item) => item.task === task);
 // Shows what was logged here and the page does not know of.
 async function overlay() {
   here = (await queue.ofDay(dayKey(), served)).filter((item) => {
-    const card = cards().find((other) => other.dataset.task === item.task);
-    return item.state !== "sent" || !card || card.dataset.correcting !== "true";
+    const set = whole.sets.find((other) => other.task === item.task);
+    return item.state !== "sent" || !set || !set.logged;
   });
   here.forEach((item) => {
     floor().querySelectorAll('[data-go="' + item.task + '"].step').forEach((step) => {
@@ -321,8 +324,8 @@ async function overlay() {
   showUnsent();
   floor().classList.toggle("finishing", here.some((item) => item.ends && item.state === "waiting"));
   const now = current();
-  if (now && kept && isDone(now.dataset.task) && now.dataset.correcting !== "true" && now.dataset.reopened !== "true") {
-    go(following(now.dataset.task));
+  if (now && kept && isDone(now.dataset.task) && !setOf(now.dataset.task).logged && now.dataset.reopened !== "true") {
+    go(cardOf(next()));
   }
   tell();
 }
@@ -349,17 +352,16 @@ function showUnsent() {
   });
 }
 
-// The set after this one that nobody has done; a warm-up of a lift that is past it is passed over.
-function following(task) {
-  const order = cards();
-  const at = order.findIndex((card) => card.dataset.task === task);
-  // a miss ends singles against the clock
-  const ended = (card) => card.querySelector(".workclock[data-kind=density]") !== null
-    && here.some((item) => item.effort === "missed" && item.task && item.task.split(".")[0] === card.dataset.task.split(".")[0]);
-  const open = (card) => card.dataset.correcting !== "true" && !isDone(card.dataset.task) && !ended(card);
-  const lift = at < 0 ? null : order[at].dataset.lift;
-  return order.slice(at + 1).find(open)
-    || order.slice(0, Math.max(0, at)).find((card) => open(card) && card.dataset.lift !== lift);
+const cardOf = (set) => set && cards().find((card) => card.dataset.task === set.task);
+
+// The set to do now: the first one open in the group lifted from last, else the first of all.
+function next() {
+  const done = here.filter((item) => item.task).map((item) => ({ missed: item.effort === "missed", set: setOf(item.task) }))
+    .filter((lifted) => lifted.set);
+  const ended = done.flatMap((lifted) => lifted.missed ? lifted.set.endsMissed : lifted.set.ends);
+  const open = whole.sets.filter((set) => set.open && !isDone(set.task) && !ended.includes(set.task));
+  const last = done[done.length - 1];
+  return open.find((set) => last && set.group === last.set.group) || open[0];
 }
 
 function go(card) {
@@ -396,12 +398,9 @@ function go(card) {
 
 // The load of a set that hangs on a top which was lifted here: looked up among what the server foresaw.
 function shift(card) {
-  if (!card.dataset.shifts) {
-    return;
-  }
-  const table = JSON.parse(card.dataset.shifts);
-  const top = here.find((item) => item.task === table.top && item.effort !== "missed");
-  const to = top && table[figure(top.load)];
+  const shifts = setOf(card.dataset.task).shifts;
+  const top = shifts && here.find((item) => item.task === shifts.top && item.effort !== "missed");
+  const to = top && shifts.by[figure(top.load)];
   if (!to) {
     return;
   }
@@ -563,16 +562,13 @@ function reopen(item) {
     }
   });
   // what was only asked about is meant, if it is sent again as it is
-  const meant = document.createElement("input");
-  meant.type = "hidden";
-  meant.name = "confirmed";
-  meant.value = typed.get("load") || "";
-  form.append(meant);
-  const all = document.createElement("input");
-  all.type = "hidden";
-  all.name = "meant";
-  all.value = ["load", "reps", "effort"].map((field) => typed.get(field) || "").join(" ");
-  form.append(all);
+  Object.entries(item.asked || {}).forEach(([name, value]) => {
+    const meant = document.createElement("input");
+    meant.type = "hidden";
+    meant.name = name;
+    meant.value = value;
+    form.append(meant);
+  });
   form.querySelector(".more").open = true;
   say(form, "load", item.says);
   card.scrollIntoView({ block: "start" });
@@ -590,7 +586,7 @@ setInterval(async () => {
 // ---- plates
 
 function rackOf(card) {
-  return JSON.parse(floor().dataset.racks)[card.dataset.lift];
+  return dayOf(floor()).racks[setOf(card.dataset.task).lift];
 }
 function draw(card, plates) {
   const rack = rackOf(card);
@@ -598,16 +594,17 @@ function draw(card, plates) {
   if (!rack || !svg) {
     return;
   }
+  const layout = dayOf(floor()).layout;
   const SVG = "http://www.w3.org/2000/svg";
   svg.querySelectorAll("g, .collar").forEach((old) => old.remove());
   const group = document.createElementNS(SVG, "g");
-  let x = 26;
+  let x = layout.first;
   plates.forEach((which) => {
     const plate = rack.plates[which];
     const disc = document.createElementNS(SVG, "rect");
     disc.setAttribute("class", "disc added " + plate.colour);
     disc.setAttribute("x", x);
-    disc.setAttribute("y", 50 - Math.floor(plate.height / 2));
+    disc.setAttribute("y", layout.middle - Math.floor(plate.height / 2));
     disc.setAttribute("width", plate.width);
     disc.setAttribute("height", plate.height);
     disc.setAttribute("rx", 2);
@@ -615,14 +612,14 @@ function draw(card, plates) {
     const middle = x + Math.floor(plate.width / 2);
     label.setAttribute("class", "cast " + plate.colour);
     label.setAttribute("x", middle);
-    label.setAttribute("y", 50);
+    label.setAttribute("y", layout.middle);
     label.setAttribute("dy", 4.2);
-    label.setAttribute("transform", "rotate(-90 " + middle + " 50)");
+    label.setAttribute("transform", "rotate(-90 " + middle + " " + layout.middle + ")");
     label.textContent = plate.label;
     group.append(disc, label);
-    x += plate.width + 2;
+    x += plate.width + layout.gap;
   });
-  svg.setAttribute("viewBox", "0 0 " + Math.max(176, x + 16) + " 100");
+  svg.setAttribute("viewBox", "0 0 " + Math.max(layout.least, x + layout.end) + " 100");
   svg.append(group);
 }
 
@@ -635,7 +632,7 @@ document.addEventListener("click", (event) => {
     const box = card.querySelector(".rackplates");
     box.hidden = !box.hidden;
     if (!box.hidden && !box.dataset.on) {
-      box.dataset.on = card.dataset.plates || "";
+      box.dataset.on = setOf(card.dataset.task).plates.join(",");
       showRack(card, box);
     }
   } else if (plate) {
@@ -728,7 +725,7 @@ async function lookAgain() {
   const here = floor().dataset;
   const before = swapped;
   const now = current();
-  const asked = (now && (now.dataset.correcting === "true" || here.chosen === now.dataset.task) ? "&task=" + now.dataset.task : "")
+  const asked = (now && (setOf(now.dataset.task).logged || here.chosen === now.dataset.task) ? "&task=" + now.dataset.task : "")
     + (here.changing ? "&change=" + here.changing : "");
   try {
     const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + asked, { headers: { "HX-Request": "true" } });

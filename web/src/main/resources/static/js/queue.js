@@ -222,7 +222,7 @@ export const queue = {
       return { verdict: what, stop: response.status === 503 };
     } else {
       const said = {
-        state: "refused", status: response.status, says: says(text), taken: response.headers.get("Yarbel-Taken") === "yes"
+        state: "refused", status: response.status, says: says(text), asked: asked(text), taken: response.headers.get("Yarbel-Taken") === "yes"
       };
       if (await settle(item, said) && item.kind === "form" && this.refused(text, item)) {
         await remove(item);
@@ -251,6 +251,13 @@ export function replace(body, name, value) {
   const parameters = new URLSearchParams(body);
   parameters.set(name, value);
   return parameters.toString();
+}
+
+// What a form that was only asked about sends along when it is meant.
+function asked(html) {
+  const form = new DOMParser().parseFromString(html, "text/html").querySelector(".now form.log");
+  const fields = form ? Array.from(form.querySelectorAll("[name=confirmed], [name=meant]")) : [];
+  return Object.fromEntries(fields.map((field) => [field.name, field.value]));
 }
 
 function says(html) {

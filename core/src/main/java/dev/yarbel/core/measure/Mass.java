@@ -3,6 +3,7 @@ package dev.yarbel.core.measure;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -20,7 +21,10 @@ public final class Mass implements Comparable<Mass> {
     /** Nothing at all. */
     public static final Mass ZERO = new Mass(0);
 
-    private static final Pattern TEXT = Pattern.compile("\\s*([0-9.,]+)\\s*([a-zA-Z]*)\\s*");
+    /** How a load is written that {@link #parse} reads, as a regular expression that Java and JavaScript read alike. */
+    public static final String WRITTEN = "^\\s*(\\d{1,7}(?:[.,]\\d{1,6})?)\\s*((?:[kK][gG]|[lL][bB])[sS]?)?\\s*$";
+
+    private static final Pattern TEXT = Pattern.compile(WRITTEN);
     private static final int LB_DECIMALS = 9;
 
     private final long quanta;
@@ -75,11 +79,9 @@ public final class Mass implements Comparable<Mass> {
             throw new IllegalArgumentException("not a mass: '" + text + "'");
         }
         BigDecimal figure = Decimals.parse(matcher.group(1));
-        String symbol = matcher.group(2);
-        MassUnit unit = symbol.isEmpty()
-                ? unitless
-                : MassUnit.fromSymbol(symbol)
-                        .orElseThrow(() -> new IllegalArgumentException("not a unit of mass: '" + symbol + "'"));
+        MassUnit unit = Optional.ofNullable(matcher.group(2))
+                .flatMap(MassUnit::fromSymbol)
+                .orElse(unitless);
         return of(figure, unit);
     }
 

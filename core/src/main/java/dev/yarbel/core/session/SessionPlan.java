@@ -78,6 +78,17 @@ public record SessionPlan(
             return asked.lift();
         }
 
+        /** Its number among those of its kind: warm-ups of a slot, work sets of a part. */
+        public int number() {
+            return key.warmUp() ? key.number() : key.number() - asked.firstSet() + 1;
+        }
+
+        private boolean isOfTheSameKind(Task other) {
+            return key.warmUp()
+                    ? other.key.warmUp() && other.key.letter().equals(key.letter())
+                    : !other.key.warmUp() && other.asked.equals(asked);
+        }
+
         /** The same with these plates on the bar when it comes. */
         Task on(PlateStack stack) {
             return new Task(key, asked, stack, loading, reps, because, last);
@@ -135,6 +146,11 @@ public record SessionPlan(
             return 2 * task.key().number();
         }
         return task.asked().firstSet() == 1 ? 0 : 2 * task.asked().firstSet() - 1;
+    }
+
+    /** How many sets there are of a set's kind. */
+    public int ofItsKind(Task task) {
+        return (int) tasks.stream().filter(task::isOfTheSameKind).count();
     }
 
     /** The sets still to be done: those not done and not passed over. */

@@ -151,71 +151,71 @@ class Amounts {
     }
 
     /** The clock of a set, null where it has none but the rest after it. */
-    static FloorView.Clock clock(Part part) {
+    static DayDocument.Clock clock(Part part) {
         return part.work().accept(new ClockOf());
     }
 
-    private static final class ClockOf implements Work.Visitor<FloorView.Clock> {
+    private static final class ClockOf implements Work.Visitor<DayDocument.Clock> {
 
-        private static FloorView.Clock single(String kind, Duration time) {
-            return new FloorView.Clock(kind, time.toSeconds(), 0, 1);
+        private static DayDocument.Clock single(String kind, Duration time) {
+            return new DayDocument.Clock(kind, time.toSeconds(), 0, 1);
         }
 
         @Override
-        public FloorView.Clock straight(Work.Straight straight) {
+        public DayDocument.Clock straight(Work.Straight straight) {
             return null;
         }
 
         @Override
-        public FloorView.Clock toLimit(Work.ToLimit toLimit) {
+        public DayDocument.Clock toLimit(Work.ToLimit toLimit) {
             return null;
         }
 
         @Override
-        public FloorView.Clock climb(Work.Climb climb) {
+        public DayDocument.Clock climb(Work.Climb climb) {
             return null;
         }
 
         @Override
-        public FloorView.Clock clusters(Work.Clusters clusters) {
-            return new FloorView.Clock("clusters", 0, clusters.gap().toSeconds(), clusters.within());
+        public DayDocument.Clock clusters(Work.Clusters clusters) {
+            return new DayDocument.Clock("clusters", 0, clusters.gap().toSeconds(), clusters.within());
         }
 
         @Override
-        public FloorView.Clock density(Work.Density density) {
-            return new FloorView.Clock(
+        public DayDocument.Clock density(Work.Density density) {
+            return new DayDocument.Clock(
                     "density", density.time().toSeconds(), density.gap().toSeconds(), density.sets());
         }
 
         @Override
-        public FloorView.Clock until(Work.Until until) {
+        public DayDocument.Clock until(Work.Until until) {
             return null;
         }
 
         @Override
-        public FloorView.Clock inAll(Work.InAll inAll) {
+        public DayDocument.Clock inAll(Work.InAll inAll) {
             return null;
         }
 
         @Override
-        public FloorView.Clock repsInTime(Work.RepsInTime repsInTime) {
+        public DayDocument.Clock repsInTime(Work.RepsInTime repsInTime) {
             return single("time", repsInTime.time());
         }
 
         @Override
-        public FloorView.Clock hold(Work.Hold hold) {
+        public DayDocument.Clock hold(Work.Hold hold) {
             return single("hold", hold.time());
         }
 
         @Override
-        public FloorView.Clock carry(Work.Carry carry) {
+        public DayDocument.Clock carry(Work.Carry carry) {
             return single(
                     carry.within().isPresent() ? "time" : "up", carry.within().orElse(Duration.ZERO));
         }
 
         @Override
-        public FloorView.Clock rounds(Work.Rounds rounds) {
-            return new FloorView.Clock(
+        public DayDocument.Clock rounds(Work.Rounds rounds) {
+            return new DayDocument.Clock(
                     rounds.time().isPresent() ? "time" : "up",
                     rounds.time().map(Duration::toSeconds).orElse(0L),
                     0,
@@ -223,7 +223,7 @@ class Amounts {
         }
 
         @Override
-        public FloorView.Clock preparation(Work.Preparation preparation) {
+        public DayDocument.Clock preparation(Work.Preparation preparation) {
             return single("preparation", preparation.time());
         }
     }

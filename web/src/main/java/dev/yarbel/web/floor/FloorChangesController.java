@@ -73,7 +73,7 @@ class FloorChangesController {
                     keep(person, floor, amendment, SetForm.token(values), reason);
                     return again(person, id, day, week, fragment.isPresent(), model);
                 },
-                state -> page.show(model, floor, Sight.changing(letter), state, fragment.isPresent()),
+                state -> page.show(model, floor, Focus.changing(letter), state, fragment.isPresent()),
                 response);
     }
 
@@ -220,7 +220,7 @@ class FloorChangesController {
 
     private String again(Person person, long id, int day, int week, boolean fragment, Model model) {
         return fragment
-                ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
                 : FloorController.back(id, day, week);
     }
 }

@@ -104,7 +104,7 @@ class FloorController {
         return page.show(
                 model,
                 chosen.map(key -> floor.get().choosing(key.letter())).orElse(floor.get()),
-                new Sight(chosen, change, cards.isPresent()),
+                new Focus(chosen, change, cards.isPresent()),
                 FormState.NONE,
                 fragment.isPresent());
     }
@@ -137,12 +137,12 @@ class FloorController {
                             ? page.show(
                                     model,
                                     days.get(person, id, floor.day(), floor.week()),
-                                    Sight.NEXT,
+                                    Focus.NEXT,
                                     FormState.NONE,
                                     true)
                             : back(id, floor.day(), floor.week());
                 },
-                state -> page.show(model, floor, Sight.of(key), state, fragment.isPresent()),
+                state -> page.show(model, floor, Focus.of(key), state, fragment.isPresent()),
                 response);
     }
 
@@ -227,10 +227,10 @@ class FloorController {
                 values -> {
                     finish(floor, values);
                     return fragment.isPresent()
-                            ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                            ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
                             : back(id, day, week);
                 },
-                state -> page.show(model, floor, Sight.NEXT, state, fragment.isPresent()),
+                state -> page.show(model, floor, Focus.NEXT, state, fragment.isPresent()),
                 response);
     }
 
@@ -268,7 +268,7 @@ class FloorController {
             sessions.reopen(person, floor.plan().lifter(), floor.key());
         }
         return fragment.isPresent()
-                ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
                 : back(id, day, week);
     }
 
@@ -289,10 +289,10 @@ class FloorController {
                 values -> {
                     profiles.acheToday(person, id, values);
                     return fragment.isPresent()
-                            ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                            ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
                             : back(id, day, week);
                 },
-                state -> page.show(model, days.get(person, id, day, week), Sight.NEXT, state, fragment.isPresent()),
+                state -> page.show(model, days.get(person, id, day, week), Focus.NEXT, state, fragment.isPresent()),
                 response);
     }
 
@@ -307,7 +307,7 @@ class FloorController {
             Model model) {
         FloorDay floor = days.get(person, id, day, week);
         model.addAttribute("code", sensors.invite(floor.plan().lifter(), floor.key()));
-        return page.show(model, floor, Sight.NEXT, FormState.NONE, fragment.isPresent());
+        return page.show(model, floor, Focus.NEXT, FormState.NONE, fragment.isPresent());
     }
 
     /** How the lifter is before the session. */
@@ -334,7 +334,7 @@ class FloorController {
                                 .toList(),
                         floor.asked()),
                 back(id, day, week),
-                state -> page.show(model, floor, Sight.NEXT, state, fragment.isPresent()),
+                state -> page.show(model, floor, Focus.NEXT, state, fragment.isPresent()),
                 response);
     }
 
@@ -363,7 +363,7 @@ class FloorController {
                 floor.key(),
                 new DoneSet(done.task(), done.set().with(done.set().details().missed(why))));
         return fragment.isPresent()
-                ? page.show(model, days.get(person, id, day, week), Sight.NEXT, FormState.NONE, true)
+                ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
                 : back(id, day, week);
     }
 

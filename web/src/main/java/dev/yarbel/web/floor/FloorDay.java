@@ -9,6 +9,7 @@ import dev.yarbel.core.session.FloorRules;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Because;
+import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.block.LifterBlock;
@@ -139,6 +140,23 @@ record FloorDay(
                                 true)));
     }
 
+    /** The slot that a set belongs to. */
+    SlotPlan slot(Task task) {
+        return session.slots().stream()
+                .filter(slot -> slot.prescription().equals(task.asked()))
+                .findFirst()
+                .or(() -> session.slots().stream()
+                        .filter(slot ->
+                                slot.prescription().letter().equals(task.key().letter()))
+                        .findFirst())
+                .orElseThrow();
+    }
+
+    /** The sets that were done, in the order they were. */
+    List<DoneSet> done() {
+        return log.map(SessionLog::sets).orElse(List.of());
+    }
+
     /** What a slot asks for, or asked for or once was asked for in another week where it asks for nothing now. */
     private Optional<Prescription> prescription(String letter) {
         return amended.day().stream()
@@ -195,9 +213,7 @@ record FloorDay(
 
     /** How many work sets of the day nobody has logged. */
     int setsLeft() {
-        List<TaskKey> done = log.map(SessionLog::sets).orElse(List.of()).stream()
-                .map(DoneSet::task)
-                .toList();
+        List<TaskKey> done = done().stream().map(DoneSet::task).toList();
         return (int) session.tasks().stream()
                 .map(Task::key)
                 .filter(key -> !key.warmUp() && !done.contains(key))

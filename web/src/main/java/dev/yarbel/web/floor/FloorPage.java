@@ -19,14 +19,14 @@ class FloorPage {
 
     private static final int KEPT_AHEAD = 2;
 
-    private final FloorPainter painter;
+    private final DayWriter writer;
     private final SetUps setUps;
     private final Strips strips;
     private final SpeedSensors sensors;
     private final Clock clock;
 
-    FloorPage(FloorPainter painter, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
-        this.painter = painter;
+    FloorPage(DayWriter writer, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
+        this.writer = writer;
         this.setUps = setUps;
         this.strips = strips;
         this.sensors = sensors;
@@ -34,9 +34,9 @@ class FloorPage {
     }
 
     /** The page, or its part that changes. */
-    String show(Model model, FloorDay floor, Sight sight, FormState state, boolean fragment) {
+    String show(Model model, FloorDay floor, Focus focus, FormState state, boolean fragment) {
         model.addAttribute("lifter", floor.plan().lifter());
-        model.addAttribute("floor", painter.view(floor, sight, state));
+        model.addAttribute("floor", writer.write(floor, focus, state));
         model.addAttribute("state", state);
         model.addAttribute("aches", floor.plan().lifter().aches());
         model.addAttribute("catalogue", floor.plan().standing().catalogue());

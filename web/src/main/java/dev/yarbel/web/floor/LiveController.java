@@ -45,7 +45,7 @@ class LiveController {
     private final Roster roster;
     private final FloorDays days;
     private final Sessions sessions;
-    private final FloorPainter painter;
+    private final DayWriter writer;
     private final Listeners listeners;
     private final Access access;
     private final Forms forms;
@@ -55,7 +55,7 @@ class LiveController {
             Roster roster,
             FloorDays days,
             Sessions sessions,
-            FloorPainter painter,
+            DayWriter writer,
             Listeners listeners,
             Access access,
             Forms forms,
@@ -63,7 +63,7 @@ class LiveController {
         this.roster = roster;
         this.days = days;
         this.sessions = sessions;
-        this.painter = painter;
+        this.writer = writer;
         this.listeners = listeners;
         this.access = access;
         this.forms = forms;
@@ -175,7 +175,7 @@ class LiveController {
         model.addAttribute(
                 "floor",
                 days.find(person, lifter, Optional.empty(), Optional.empty())
-                        .map(day -> painter.view(day, Sight.NEXT, FormState.NONE))
+                        .map(day -> writer.write(day, Focus.NEXT, FormState.NONE))
                         .orElse(null));
         return "floor/live :: side";
     }

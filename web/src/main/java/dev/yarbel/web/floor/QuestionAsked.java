@@ -8,14 +8,13 @@ import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.Question;
 import dev.yarbel.core.session.TaskKey;
-import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** What a set raised, with the answers to choose from: each is the amendments it makes of the day. */
-final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
+final class QuestionAsked implements Question.Visitor<DayDocument.Asked> {
 
     private final FloorDay day;
     private final TaskKey about;
@@ -29,26 +28,26 @@ final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
         this.words = words;
     }
 
-    static FloorView.Asked of(FloorDay day, Question question, MassUnit unit, Words words) {
+    static DayDocument.Asked of(FloorDay day, Question question, MassUnit unit, Words words) {
         return question.accept(new QuestionAsked(day, question.about(), unit, words));
     }
 
     @Override
-    public FloorView.Asked warmUpIsTop(Question.WarmUpIsTop warm) {
-        FloorView.Answer itIs = new FloorView.Answer(
+    public DayDocument.Asked warmUpIsTop(Question.WarmUpIsTop warm) {
+        DayDocument.Answer itIs = new DayDocument.Answer(
                 words.say("question.it-is"),
                 List.of(),
                 warm.about().toString(),
                 warm.top().toString(),
                 true);
-        return new FloorView.Asked(
+        return new DayDocument.Asked(
                 "warm-up-is-top", List.of(), List.of(itIs, answer("question.go-on", false, List.of(goOn()))));
     }
 
     @Override
-    public FloorView.Asked largerStep(Question.LargerStep step) {
+    public DayDocument.Asked largerStep(Question.LargerStep step) {
         String load = words.load(step.load(), unit);
-        return new FloorView.Asked(
+        return new DayDocument.Asked(
                 "larger-step",
                 List.of(load),
                 List.of(
@@ -60,8 +59,8 @@ final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
     }
 
     @Override
-    public FloorView.Asked topOffTarget(Question.TopOffTarget off) {
-        List<FloorView.Answer> answers = new ArrayList<>();
+    public DayDocument.Asked topOffTarget(Question.TopOffTarget off) {
+        List<DayDocument.Answer> answers = new ArrayList<>();
         off.another()
                 .ifPresent(load -> answers.add(said(
                         words.say("question.another", words.load(load, unit)),
@@ -73,23 +72,24 @@ final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
         answers.add(answer("question.from-it", false, List.of(goOn())));
         answers.add(answer("question.stop", false, stop()));
         String code = off.missed() ? "top-missed" : off.halves() > 0 ? "top-over" : "top-under";
-        return new FloorView.Asked(code, List.of(points(off.halves())), answers);
+        return new DayDocument.Asked(code, List.of(points(off.halves())), answers);
     }
 
     @Override
-    public FloorView.Asked collapsed(Question.Collapsed collapsed) {
-        return new FloorView.Asked(
+    public DayDocument.Asked collapsed(Question.Collapsed collapsed) {
+        return new DayDocument.Asked(
                 "collapsed",
                 List.of(collapsed.made(), collapsed.expected()),
                 List.of(answer("question.cut", true, stop()), answer("question.go-on", false, List.of(goOn()))));
     }
 
-    private FloorView.Answer answer(String code, boolean main, List<Amendment> changes) {
+    private DayDocument.Answer answer(String code, boolean main, List<Amendment> changes) {
         return said(words.say(code), main, changes);
     }
 
-    private static FloorView.Answer said(String text, boolean main, List<Amendment> changes) {
-        return new FloorView.Answer(text, changes.stream().map(Amendment::text).toList(), null, null, main);
+    private static DayDocument.Answer said(String text, boolean main, List<Amendment> changes) {
+        return new DayDocument.Answer(
+                text, changes.stream().map(Amendment::text).toList(), null, null, main);
     }
 
     private Amendment goOn() {
@@ -122,7 +122,7 @@ final class QuestionAsked implements Question.Visitor<FloorView.Asked> {
     }
 
     private int lastDone(String letter) {
-        return day.log().map(SessionLog::sets).orElse(List.of()).stream()
+        return day.done().stream()
                 .map(DoneSet::task)
                 .filter(key -> key.letter().equals(letter) && !key.warmUp())
                 .mapToInt(TaskKey::number)

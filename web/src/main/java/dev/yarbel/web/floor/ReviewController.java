@@ -27,13 +27,13 @@ class ReviewController {
 
     private final FloorDays days;
     private final Sessions sessions;
-    private final FloorPainter painter;
+    private final DayWriter writer;
     private final Forms forms;
 
-    ReviewController(FloorDays days, Sessions sessions, FloorPainter painter, Forms forms) {
+    ReviewController(FloorDays days, Sessions sessions, DayWriter writer, Forms forms) {
         this.days = days;
         this.sessions = sessions;
-        this.painter = painter;
+        this.writer = writer;
         this.forms = forms;
     }
 
@@ -101,7 +101,7 @@ class ReviewController {
     private String page(FloorDay floor, FormState state, Model model) {
         model.addAttribute("lifter", floor.plan().lifter());
         model.addAttribute("state", state);
-        model.addAttribute("review", painter.review(floor));
+        model.addAttribute("review", writer.review(floor));
         model.addAttribute("forms", CoachSeen.Form.values());
         model.addAttribute("links", CoachSeen.WeakLink.values());
         return "floor/review";

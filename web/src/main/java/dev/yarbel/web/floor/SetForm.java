@@ -5,6 +5,7 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
@@ -47,18 +48,44 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
         }
     }
 
+    /** What can be right in the form of a set. */
+    static DayDocument.Bounds bounds(Task task, Variation variation) {
+        Part part = task.asked().part();
+        Work work = part.work();
+        boolean warmUp = task.key().warmUp();
+        return new DayDocument.Bounds(
+                mayBeUnloaded(part, variation.implement()),
+                !warmUp && mayBeUnrated(work),
+                work.countsReps() || work.isRepsInTime(),
+                !warmUp && work.isTimed());
+    }
+
+    /** The same as the phone looks at it. */
+    static PhoneDay.Form onThePhone(Task task, Variation variation) {
+        return new PhoneDay.Form(
+                Mass.WRITTEN,
+                mayBeUnloaded(task.asked().part(), variation.implement()),
+                Work.MOST_REPS,
+                mostMissed(task).orElse(null));
+    }
+
     /** Whether nothing has to be on the bar: preparation, work with the body alone, work by feel. */
-    static boolean mayBeUnloaded(Part part, Implement implement) {
+    private static boolean mayBeUnloaded(Part part, Implement implement) {
         return part.work().isPreparation()
                 || implement.made() == Implement.Made.FREELY
                 || part.basis().isByFeel();
     }
 
     /** Whether a set need not be rated: it is held, carried, prepared or raced against the clock. */
-    static boolean mayBeUnrated(Work work) {
+    private static boolean mayBeUnrated(Work work) {
         return !work.countsReps()
                 || work.clusters().isPresent()
                 || work.density().isPresent();
+    }
+
+    /** A set that made what was planned was not missed; of a single, the planned one stands for none. */
+    private static Optional<Integer> mostMissed(Task task) {
+        return task.reps() > 1 ? Optional.of(task.reps() - 1) : Optional.empty();
     }
 
     /** The set that was sent; what a coach said of it before stays. */
@@ -147,7 +174,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
     private int reps(String text, Effort effort) {
         int done = count(text);
         if (effort.isMissed() && done >= task.reps()) {
-            if (task.reps() > 1) {
+            if (mostMissed(task).isPresent()) {
                 throw new UnreadableException("set.error.missed-reps");
             }
             return 0;

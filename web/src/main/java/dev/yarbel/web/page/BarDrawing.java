@@ -27,9 +27,19 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
         }
     }
 
-    private static final int SHOULDER = 26;
-    private static final int GAP = 2;
-    private static final int SLEEVE = 150;
+    /**
+     * Where plates stand, for whoever draws another load on the same bar.
+     *
+     * @param first the left edge of the innermost plate
+     * @param gap between two plates
+     * @param middle of the bar, from the top
+     * @param least the width of a drawing with few plates
+     * @param end what stays free beyond the last plate
+     */
+    public record Layout(int first, int gap, int middle, int least, int end) {}
+
+    /** Where plates stand. */
+    public static final Layout LAYOUT = new Layout(26, 2, 50, 176, 16);
 
     /** Colours of calibrated discs (IPF Technical Rules, from memory); 10 kg and less may have any. */
     private static final Map<Mass, String> COLOURS =
@@ -47,16 +57,22 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
      */
     public static BarDrawing of(Loading loading, int onBefore) {
         List<Disc> discs = new ArrayList<>();
-        int x = SHOULDER;
+        int x = LAYOUT.first();
         for (Plate plate : loading.stack().plates()) {
             double kg = plate.mass().in(MassUnit.KG).doubleValue();
             int height = (int) Math.round(24 + 72 * Math.sqrt(Math.min(kg, 25) / 25));
             int width = (int) Math.round(10 + kg * 0.55);
             discs.add(new Disc(
-                    x, width, 50 - height / 2, height, plate.label(), colour(plate), discs.size() >= onBefore));
-            x += width + GAP;
+                    x,
+                    width,
+                    LAYOUT.middle() - height / 2,
+                    height,
+                    plate.label(),
+                    colour(plate),
+                    discs.size() >= onBefore));
+            x += width + LAYOUT.gap();
         }
-        int end = Math.max(SHOULDER + SLEEVE, x + 16);
+        int end = Math.max(LAYOUT.least(), x + LAYOUT.end());
         return new BarDrawing(discs, x, end, loading.kit().collars().isPositive() && !discs.isEmpty());
     }
 

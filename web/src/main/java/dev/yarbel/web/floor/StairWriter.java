@@ -20,18 +20,18 @@ import org.springframework.stereotype.Component;
 
 /** Draws the ramp of the lift in hand as a stair of loaded bars. */
 @Component
-class StairPainter {
+class StairWriter {
 
     private static final int STEP_WIDTH = 62;
 
     private final Words words;
 
-    StairPainter(Words words) {
+    StairWriter(Words words) {
         this.words = words;
     }
 
     /** The warm-ups to the lift in hand and its first work set; none where there are no warm-ups. */
-    Optional<FloorView.Stair> stair(SessionPlan session, Task now, List<DoneSet> done, MassUnit unit) {
+    Optional<DayDocument.Stair> stair(SessionPlan session, Task now, List<DoneSet> done, MassUnit unit) {
         return session.slots().stream()
                 .filter(slot -> slot.prescription().lift().equals(now.lift())
                         && slot.ramp().filter(ramp -> !ramp.steps().isEmpty()).isPresent())
@@ -40,7 +40,7 @@ class StairPainter {
                 .map(slot -> stair(session, slot, now, done, unit));
     }
 
-    private FloorView.Stair stair(SessionPlan session, SlotPlan slot, Task now, List<DoneSet> done, MassUnit unit) {
+    private DayDocument.Stair stair(SessionPlan session, SlotPlan slot, Task now, List<DoneSet> done, MassUnit unit) {
         List<Task> climb = session.tasks().stream()
                 .filter(task -> task.asked().equals(slot.prescription())
                         && (task.key().warmUp()
@@ -52,7 +52,7 @@ class StairPainter {
                 .mapToDouble(task -> kg(task.loading().orElseThrow()))
                 .max()
                 .orElse(1);
-        List<FloorView.Step> steps = new ArrayList<>();
+        List<DayDocument.Step> steps = new ArrayList<>();
         PlateStack before = climb.isEmpty() ? PlateStack.EMPTY : climb.get(0).before();
         for (int i = 0; i < climb.size(); i++) {
             Task task = climb.get(i);
@@ -61,7 +61,7 @@ class StairPainter {
                     done.stream().filter(d -> d.task().equals(task.key())).findFirst();
             int y = (int) Math.round(112 - 68 * Math.max(0, kg(loading) / top - 0.1) / 0.9);
             boolean isTop = !task.key().warmUp();
-            steps.add(new FloorView.Step(
+            steps.add(new DayDocument.Step(
                     task.key().toString(),
                     i * STEP_WIDTH,
                     y,
@@ -86,7 +86,7 @@ class StairPainter {
                 .map(Enum::name)
                 .sorted()
                 .toList();
-        return new FloorView.Stair(slot.prescription().lift(), climb.size() * STEP_WIDTH, steps, notes);
+        return new DayDocument.Stair(slot.prescription().lift(), climb.size() * STEP_WIDTH, steps, notes);
     }
 
     private static boolean isOf(SlotPlan slot, Task now) {
@@ -104,14 +104,14 @@ class StairPainter {
     }
 
     /** A small bar standing on the tread: one side, plates to scale. */
-    private static List<FloorView.Disc> discs(Loading loading, int left, int tread) {
-        List<FloorView.Disc> discs = new ArrayList<>();
+    private static List<DayDocument.Disc> discs(Loading loading, int left, int tread) {
+        List<DayDocument.Disc> discs = new ArrayList<>();
         int x = left + 14;
         for (BarDrawing.Disc disc : BarDrawing.of(loading, 0).discs()) {
             int height = Math.max(8, disc.height() * 34 / 100);
             int width = Math.max(2, disc.width() * 28 / 100);
             if (x + width < left + STEP_WIDTH - 2) {
-                discs.add(new FloorView.Disc(x, tread - 20 - height / 2, width, height));
+                discs.add(new DayDocument.Disc(x, tread - 20 - height / 2, width, height));
             }
             x += width + 1;
         }

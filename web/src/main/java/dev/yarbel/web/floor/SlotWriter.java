@@ -1,6 +1,8 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Alternatives;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -27,7 +29,9 @@ import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -35,64 +39,80 @@ import org.springframework.stereotype.Component;
 
 /** The lines of a day's slots: what each asks for, what its load hangs on, what was done of it and changed in it. */
 @Component
-class SlotLines {
+class SlotWriter {
 
     private static final int MOST_SWAPS = 6;
 
     private final Words words;
     private final Amounts amounts;
 
-    SlotLines(Words words, Amounts amounts) {
+    SlotWriter(Words words, Amounts amounts) {
         this.words = words;
         this.amounts = amounts;
     }
 
-    FloorView.SlotLine line(FloorDay day, SlotPlan slot, List<DoneSet> allDone, Sight sight) {
+    /** The slots of a day, one document for each part. */
+    Map<SlotPlan, DayDocument.SlotDoc> slots(FloorDay day, List<DoneSet> done, Focus focus) {
+        Map<SlotPlan, DayDocument.SlotDoc> all = new LinkedHashMap<>();
+        day.session().slots().forEach(slot -> all.put(slot, slot(day, slot, done, focus)));
+        return all;
+    }
+
+    private DayDocument.SlotDoc slot(FloorDay day, SlotPlan slot, List<DoneSet> allDone, Focus focus) {
         MassUnit unit = day.plan().lifter().unit();
         Prescription asked = slot.prescription();
         List<DoneSet> done =
                 allDone.stream().filter(d -> answers(slot, d.task())).toList();
         boolean blind = asked.part().is(Manner.BLIND);
-        Why why = why(day, slot, unit);
-        boolean first = asked.firstSet() == 1;
-        Optional<Task> next = day.session().tasks().stream()
-                .filter(task -> task.key().letter().equals(asked.letter())
-                        && allDone.stream().noneMatch(d -> d.task().equals(task.key())))
-                .findFirst();
-        return new FloorView.SlotLine(
+        DayDocument.Why why = why(day, slot, unit);
+        return new DayDocument.SlotDoc(
                 asked.letter(),
                 asked.lift(),
                 asked.part().shorthand(),
-                blind ? null : slot.now().load().map(l -> words.load(l, unit)).orElse(null),
-                blind ? null : was(slot, unit),
-                slot.now().isAbout(),
-                blind,
-                why.code(),
-                blind ? "" : why.hangsOn(),
-                blind ? "" : why.drop(),
+                load(slot, slot.now().load(), slot.now().isAbout(), unit),
+                blind ? new DayDocument.Why(why.code(), "", "") : why,
                 kit(day, slot),
                 asked.part().details().reason().orElse(null),
                 (int) done.stream().filter(d -> !d.task().warmUp()).count(),
                 asked.sets(),
-                first ? planned(day, asked) : null,
-                next.filter(task -> first && !day.finished())
-                        .map(task -> task.key().toString())
-                        .orElse(null),
-                first && !day.finished(),
-                first
-                                && !day.finished()
-                                && sight.changing()
-                                        .filter(asked.letter()::equals)
-                                        .isPresent()
-                        ? choice(day, asked, allDone, unit)
-                        : null,
-                first && !day.finished() && sight.whole() ? choice(day, asked, allDone, unit) : null,
-                first ? changes(day, asked.letter()) : List.of(),
+                today(day, asked, allDone, focus),
                 done.stream().map(d -> doneLine(d, unit, blind)).toList());
     }
 
-    private FloorView.Choice choice(FloorDay day, Prescription asked, List<DoneSet> done, MassUnit unit) {
-        return new FloorView.Choice(nextSet(done, asked.letter()), swaps(day, asked, unit));
+    /** The load of a slot as it is to be seen. */
+    DayDocument.Load load(SlotPlan slot, Optional<Mass> load, boolean about, MassUnit unit) {
+        boolean blind = slot.prescription().part().is(Manner.BLIND);
+        return new DayDocument.Load(
+                blind ? null : load.map(l -> words.load(l, unit)).orElse(null),
+                blind ? null : load.map(l -> words.other(l, unit)).orElse(null),
+                about,
+                blind,
+                blind ? null : was(slot, unit));
+    }
+
+    /** What was changed of a slot and can be; all of it stands with the slot's first part. */
+    private DayDocument.Today today(FloorDay day, Prescription asked, List<DoneSet> done, Focus focus) {
+        if (asked.firstSet() > 1) {
+            return new DayDocument.Today(null, null, false, null, null, List.of());
+        }
+        boolean open = !day.finished();
+        boolean chosen = focus.changing().filter(asked.letter()::equals).isPresent();
+        Optional<Task> next = day.session().tasks().stream()
+                .filter(task -> task.key().letter().equals(asked.letter())
+                        && done.stream().noneMatch(d -> d.task().equals(task.key())))
+                .findFirst();
+        DayDocument.Choice choice = open && (chosen || focus.whole())
+                ? new DayDocument.Choice(
+                        nextSet(done, asked.letter()),
+                        swaps(day, asked, day.plan().lifter().unit()))
+                : null;
+        return new DayDocument.Today(
+                planned(day, asked),
+                next.filter(task -> open).map(task -> task.key().toString()).orElse(null),
+                open,
+                chosen ? choice : null,
+                focus.whole() ? choice : null,
+                changes(day, asked.letter()));
     }
 
     private static int nextSet(List<DoneSet> done, String letter) {
@@ -113,8 +133,16 @@ class SlotLines {
                         && slot.prescription().firstSet() == 1;
     }
 
+    /** What to do to the bar to get from what is on it to a load. */
+    DayDocument.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
+        return new DayDocument.Change(
+                words.plates(onTheBar.takenOffFor(loading.stack()), unit),
+                words.plates(onTheBar.addedFor(loading.stack()), unit),
+                loading.stack().isEmpty());
+    }
+
     /** The load planned before what was lifted moved it; null where it did not. */
-    String was(SlotPlan slot, MassUnit unit) {
+    private String was(SlotPlan slot, MassUnit unit) {
         return slot.hasMoved()
                 ? slot.planned().load().map(l -> words.load(l, unit)).orElse(null)
                 : null;
@@ -122,17 +150,16 @@ class SlotLines {
 
     // ---- what a load hangs on
 
-    private record Why(String code, String hangsOn, String drop) {}
-
-    private Why why(FloorDay day, SlotPlan slot, MassUnit unit) {
+    private DayDocument.Why why(FloorDay day, SlotPlan slot, MassUnit unit) {
         LiftNumbers numbers = day.plan().resolver().numbers(slot.prescription().lift());
         return slot.now()
                 .known()
                 .map(known -> known.origin().accept(new WhyOf(numbers, unit)))
-                .orElseGet(() -> new Why(slot.now().missing().orElseThrow().name(), null, null));
+                .orElseGet(() ->
+                        new DayDocument.Why(slot.now().missing().orElseThrow().name(), null, null));
     }
 
-    private final class WhyOf implements ResolvedLoad.Origin.Visitor<Why> {
+    private final class WhyOf implements ResolvedLoad.Origin.Visitor<DayDocument.Why> {
 
         private final LiftNumbers numbers;
         private final MassUnit unit;
@@ -143,37 +170,37 @@ class SlotLines {
         }
 
         @Override
-        public Why fromEstimate(ResolvedLoad.Origin.FromEstimate estimate) {
-            return new Why(
+        public DayDocument.Why fromEstimate(ResolvedLoad.Origin.FromEstimate estimate) {
+            return new DayDocument.Why(
                     "FromEstimate",
                     through(estimate.estimate(), numbers.estimateThrough(), unit),
                     words.percent(estimate.share()));
         }
 
         @Override
-        public Why fromWorkingMax(ResolvedLoad.Origin.FromWorkingMax max) {
-            return new Why(
+        public DayDocument.Why fromWorkingMax(ResolvedLoad.Origin.FromWorkingMax max) {
+            return new DayDocument.Why(
                     "FromWorkingMax",
                     through(max.workingMax(), numbers.workingMaxThrough(), unit),
                     words.percent(max.share()));
         }
 
         @Override
-        public Why fromOwnBest(ResolvedLoad.Origin.FromOwnBest best) {
-            return new Why("FromOwnBest", words.about(best.best(), unit), words.percent(best.share()));
+        public DayDocument.Why fromOwnBest(ResolvedLoad.Origin.FromOwnBest best) {
+            return new DayDocument.Why("FromOwnBest", words.about(best.best(), unit), words.percent(best.share()));
         }
 
         @Override
-        public Why fromReference(ResolvedLoad.Origin.FromReference from) {
-            return new Why(
+        public DayDocument.Why fromReference(ResolvedLoad.Origin.FromReference from) {
+            return new DayDocument.Why(
                     "FromReference",
                     words.reference(from.of(), words.about(from.whole(), unit)),
                     words.percent(from.share()));
         }
 
         @Override
-        public Why afterLastTime(ResolvedLoad.Origin.AfterLastTime after) {
-            return new Why(
+        public DayDocument.Why afterLastTime(ResolvedLoad.Origin.AfterLastTime after) {
+            return new DayDocument.Why(
                     "Law." + after.step().answer(),
                     words.load(after.step().before(), unit),
                     after.step().reasons().stream()
@@ -182,31 +209,32 @@ class SlotLines {
         }
 
         @Override
-        public Why shareOfLast(ResolvedLoad.Origin.ShareOfLast last) {
-            return new Why("ShareOfLast", words.load(last.last(), unit), words.percent(last.share()));
+        public DayDocument.Why shareOfLast(ResolvedLoad.Origin.ShareOfLast last) {
+            return new DayDocument.Why("ShareOfLast", words.load(last.last(), unit), words.percent(last.share()));
         }
 
         @Override
-        public Why belowPlannedTop(ResolvedLoad.Origin.BelowPlannedTop planned) {
-            return new Why("BelowPlannedTop", words.load(planned.top(), unit), words.percent(planned.drop()));
+        public DayDocument.Why belowPlannedTop(ResolvedLoad.Origin.BelowPlannedTop planned) {
+            return new DayDocument.Why(
+                    "BelowPlannedTop", words.load(planned.top(), unit), words.percent(planned.drop()));
         }
 
         @Override
-        public Why belowLiftedTop(ResolvedLoad.Origin.BelowLiftedTop lifted) {
-            return new Why(
+        public DayDocument.Why belowLiftedTop(ResolvedLoad.Origin.BelowLiftedTop lifted) {
+            return new DayDocument.Why(
                     lifted.missed() ? "BelowLastMade" : "BelowLiftedTop",
                     words.load(lifted.top(), unit),
                     words.percent(lifted.drop()));
         }
 
         @Override
-        public Why asItStood(ResolvedLoad.Origin.AsItStood then) {
-            return new Why("AsItStood", null, null);
+        public DayDocument.Why asItStood(ResolvedLoad.Origin.AsItStood then) {
+            return new DayDocument.Why("AsItStood", null, null);
         }
 
         @Override
-        public Why asWritten(ResolvedLoad.Origin.AsWritten written) {
-            return new Why("AsWritten", null, null);
+        public DayDocument.Why asWritten(ResolvedLoad.Origin.AsWritten written) {
+            return new DayDocument.Why("AsWritten", null, null);
         }
     }
 
@@ -259,12 +287,12 @@ class SlotLines {
     }
 
     /** What can stand in for the lift, each with the load that the same dose comes to. */
-    private List<FloorView.Swap> swaps(FloorDay day, Prescription asked, MassUnit unit) {
+    private List<DayDocument.Swap> swaps(FloorDay day, Prescription asked, MassUnit unit) {
         Catalogue catalogue = day.plan().standing().catalogue();
         Set<Tissue> aching = EnumSet.noneOf(Tissue.class);
         day.plan().lifter().aching(asked.lift(), catalogue).forEach(ache -> aching.add(ache.place()));
         return Alternatives.of(asked.lift(), aching, catalogue, MOST_SWAPS).stream()
-                .map(lift -> new FloorView.Swap(lift, loadOf(day, asked, lift, unit), !aching.isEmpty()))
+                .map(lift -> new DayDocument.Swap(lift, loadOf(day, asked, lift, unit), !aching.isEmpty()))
                 .toList();
     }
 
@@ -280,11 +308,11 @@ class SlotLines {
                 .orElse(null);
     }
 
-    private List<FloorView.ChangeLine> changes(FloorDay day, String letter) {
+    private List<DayDocument.ChangeLine> changes(FloorDay day, String letter) {
         return day.changes().stream()
                 .filter(change -> change.amendment().letter().equals(letter))
                 .filter(change -> change.amendment().changesTheDay())
-                .map(change -> new FloorView.ChangeLine(
+                .map(change -> new DayDocument.ChangeLine(
                         change.token().toString(),
                         change.amendment().accept(new Said()),
                         change.reason().orElse(null),
@@ -343,9 +371,9 @@ class SlotLines {
 
     // ---- what was done
 
-    FloorView.DoneLine doneLine(DoneSet done, MassUnit unit, boolean blind) {
+    DayDocument.DoneLine doneLine(DoneSet done, MassUnit unit, boolean blind) {
         LiftedSet set = done.set();
-        return new FloorView.DoneLine(
+        return new DayDocument.DoneLine(
                 done.task().toString(),
                 done.task().warmUp(),
                 blind || set.load().isZero() ? null : words.load(set.load(), unit),

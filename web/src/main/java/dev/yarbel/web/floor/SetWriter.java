@@ -4,7 +4,6 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Loads;
-import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.LengthUnit;
@@ -15,18 +14,16 @@ import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Tempo;
-import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.LookOver;
-import dev.yarbel.core.session.Prescription;
 import dev.yarbel.core.session.PutOn;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.core.session.Rest;
 import dev.yarbel.core.session.SessionPlan.Because;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
@@ -35,7 +32,6 @@ import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Words;
 import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,134 +40,145 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Paints the sets of a day, each as a card that stands alone: what is on the bar, how it is done, and its form. */
+/** Writes the sets of a day, each as a document that stands alone: what is on the bar, how it is done, and its form. */
 @Component
-class CardPainter {
-
-    private static final int REST_AFTER_A_WARM_UP = 60;
+class SetWriter {
 
     private final Words words;
     private final Amounts amounts;
-    private final SlotLines lines;
+    private final SlotWriter slots;
 
-    CardPainter(Words words, Amounts amounts, SlotLines lines) {
+    SetWriter(Words words, Amounts amounts, SlotWriter slots) {
         this.words = words;
         this.amounts = amounts;
-        this.lines = lines;
+        this.slots = slots;
     }
 
-    /** The cards of one day. */
-    Cards of(FloorDay day, List<DoneSet> done, Map<SlotPlan, FloorView.SlotLine> slotLines, FormState state) {
-        return new Cards(day, done, slotLines, state);
+    /** The sets of one day. */
+    Sets of(FloorDay day, List<DoneSet> done, Map<SlotPlan, DayDocument.SlotDoc> slotDocs, FormState state) {
+        return new Sets(day, done, slotDocs, state);
     }
 
-    /** Paints the cards of one day; what several cards share is worked out once. */
-    final class Cards {
+    /** Writes the sets of one day; what several share is worked out once. */
+    final class Sets {
 
         private final FloorDay day;
         private final List<DoneSet> done;
-        private final Map<SlotPlan, FloorView.SlotLine> slotLines;
+        private final Map<SlotPlan, DayDocument.SlotDoc> slotDocs;
         private final FormState state;
         private final MassUnit unit;
-        private final List<Best.PastSet> past;
         private final Map<String, String> beats = new HashMap<>();
+        private List<Best.PastSet> past;
 
-        private Cards(FloorDay day, List<DoneSet> done, Map<SlotPlan, FloorView.SlotLine> slotLines, FormState state) {
+        private Sets(FloorDay day, List<DoneSet> done, Map<SlotPlan, DayDocument.SlotDoc> slotDocs, FormState state) {
             this.day = day;
             this.done = done;
-            this.slotLines = slotLines;
+            this.slotDocs = slotDocs;
             this.state = state;
             this.unit = day.plan().lifter().unit();
-            this.past = day.plan().standing().pastSets();
         }
 
-        FloorView.Card card(Task task, Map<Prescription, String> shifts) {
-            SlotPlan slot = day.session().slots().stream()
-                    .filter(s -> s.prescription().equals(task.asked()))
-                    .findFirst()
-                    .or(() -> day.session().slots().stream()
-                            .filter(s ->
-                                    s.prescription().letter().equals(task.key().letter()))
-                            .findFirst())
-                    .orElseThrow();
-            Part part = task.asked().part();
-            boolean warmUp = task.key().warmUp();
-            boolean blind = part.is(Manner.BLIND);
-            Variation variation = day.plan().standing().catalogue().of(task.lift());
+        DayDocument.SetDoc set(Task task) {
+            SlotPlan slot = day.slot(task);
             Optional<DoneSet> logged =
                     done.stream().filter(d -> d.task().equals(task.key())).findFirst();
-            boolean plates = day.plan()
+            Variation variation = day.plan().standing().catalogue().of(task.lift());
+            return new DayDocument.SetDoc(
+                    place(task, logged.isPresent()),
+                    slotDocs.get(slot),
+                    load(task, slot),
+                    bar(task, slot),
+                    work(task, variation),
+                    heed(task, slot, variation),
+                    form(task, logged, variation));
+        }
+
+        private DayDocument.Place place(Task task, boolean logged) {
+            boolean warmUp = task.key().warmUp();
+            return new DayDocument.Place(
+                    task.key().toString(),
+                    task.lift(),
+                    warmUp,
+                    task.number(),
+                    day.session().ofItsKind(task),
+                    logged);
+        }
+
+        private DayDocument.Load load(Task task, SlotPlan slot) {
+            boolean guess = !task.key().warmUp()
+                    && task.because() == Because.ASKED
+                    && slot.now().isAbout();
+            DayDocument.Load load = slots.load(slot, task.loading().map(Loading::total), guess, unit);
+            return new DayDocument.Load(
+                    load.text(),
+                    load.other(),
+                    load.about(),
+                    load.blind(),
+                    load.blind() ? null : moved(task, slot).orElse(null));
+        }
+
+        private DayDocument.Bar bar(Task task, SlotPlan slot) {
+            Optional<Loading> onPlates = task.loading().filter(l -> day.plan()
                     .resolver()
                     .kit(task.lift())
                     .filter(Loads::takesPlates)
-                    .isPresent();
-            Optional<Loading> onPlates = task.loading().filter(l -> plates);
-            boolean about =
-                    !warmUp && task.because() == Because.ASKED && slot.now().isAbout();
+                    .isPresent());
             Optional<Fit> ended =
                     slot.now().known().map(ResolvedLoad.Known::fit).filter(fit -> fit.limit() != Fit.Limit.NONE);
-            Optional<String> moved = moved(task, slot);
-            return new FloorView.Card(
-                    task.key().toString(),
-                    task.lift(),
-                    slotLines.get(slot),
-                    warmUp,
-                    warmUp
-                            ? task.key().number()
-                            : task.key().number() - task.asked().firstSet() + 1,
-                    of(task),
+            return new DayDocument.Bar(
                     onPlates.map(l -> BarDrawing.of(l, task.before().sharedWith(l.stack()))),
-                    blind
+                    onPlates.map(l -> slots.change(task.before(), l, unit)).orElse(null),
+                    task.key().warmUp() || task.because() == Because.ASKED
                             ? null
-                            : task.loading()
-                                    .map(l -> words.load(l.total(), unit))
-                                    .orElse(null),
-                    blind
-                            ? null
-                            : task.loading()
-                                    .map(l -> words.other(l.total(), unit))
-                                    .orElse(null),
-                    about,
-                    blind,
-                    warmUp
-                            ? words.say("times", String.valueOf(task.reps()))
-                            : amounts.asked(part, task.reps(), task.last()),
+                            : task.because().name(),
+                    ended.map(f -> f.limit().name()).orElse(null),
+                    ended.map(f -> words.load(f.asked(), unit)).orElse(null));
+        }
+
+        private DayDocument.Work work(Task task, Variation variation) {
+            Part part = task.asked().part();
+            if (task.key().warmUp()) {
+                return new DayDocument.Work(
+                        words.say("times", String.valueOf(task.reps())),
+                        task.reps(),
+                        null,
+                        null,
+                        null,
+                        null,
+                        part.details().cue().orElse(null),
+                        null);
+            }
+            return new DayDocument.Work(
+                    amounts.asked(part, task.reps(), task.last()),
                     task.reps(),
-                    warmUp ? null : target(part),
-                    onPlates.map(l -> change(task.before(), l)).orElse(null),
-                    warmUp ? null : Amounts.clock(part),
-                    warmUp ? REST_AFTER_A_WARM_UP : (int) Rest.after(part).toSeconds(),
-                    part.tempo().filter(t -> !warmUp).map(Tempo::toString).orElse(null),
+                    target(part),
+                    Amounts.clock(part),
+                    part.tempo().map(Tempo::toString).orElse(null),
                     part.tempo()
-                            .filter(t -> !warmUp)
-                            .map(t -> t.beats(variation.start()).stream()
+                            .map(tempo -> tempo.beats(variation.start()).stream()
                                     .map(beat -> beat.phase() + ":" + beat.seconds())
                                     .collect(Collectors.joining(" ")))
                             .orElse(null),
                     part.details().cue().orElse(null),
+                    part.is(Manner.BLIND) ? null : beat(task, part));
+        }
+
+        private DayDocument.Heed heed(Task task, SlotPlan slot, Variation variation) {
+            if (task.key().warmUp()) {
+                return new DayDocument.Heed(putOn(task), Set.of(), null, false, null);
+            }
+            return new DayDocument.Heed(
                     putOn(task),
-                    worn(task),
-                    warmUp || task.because() == Because.ASKED
-                            ? null
-                            : task.because().name(),
-                    blind ? null : moved.orElse(null),
-                    warmUp || blind ? null : beat(task, part),
-                    warmUp || day.amended().isChecked(task.key().letter())
+                    day.amended().isChecked(task.key().letter())
                             ? Set.of()
-                            : LookOver.before(part, variation),
-                    ended.map(f -> f.limit().name()).orElse(null),
-                    ended.map(f -> words.load(f.asked(), unit)).orElse(null),
-                    !warmUp
-                            && Caution.needsSpotters(
-                                    variation,
-                                    task.asked(),
-                                    slot.now(),
-                                    day.plan().resolver().numbers(task.lift())),
-                    warmUp ? null : handled(task, slot),
-                    form(task, logged, variation),
-                    logged.isPresent(),
-                    warmUp ? null : shifts.get(task.asked()),
-                    onPlates.map(l -> plates(task, l)).orElse(null));
+                            : LookOver.before(task.asked().part(), variation),
+                    new Amendment.Checked(task.key().letter()).text(),
+                    Caution.needsSpotters(
+                            variation,
+                            task.asked(),
+                            slot.now(),
+                            day.plan().resolver().numbers(task.lift())),
+                    handled(task, slot));
         }
 
         /** Who carries what of a load beyond what the lifter can do. */
@@ -192,28 +199,6 @@ class CardPainter {
                     words.about(carried, unit));
         }
 
-        private String plates(Task task, Loading loading) {
-            return day
-                    .plan()
-                    .resolver()
-                    .kit(task.lift())
-                    .map(loads -> Racks.plates(loading, loads))
-                    .orElse(List.of())
-                    .stream()
-                    .map(String::valueOf)
-                    .collect(Collectors.joining(","));
-        }
-
-        /** How many sets there are of its kind. */
-        private int of(Task task) {
-            return (int) day.session().tasks().stream()
-                    .filter(other -> task.key().warmUp()
-                            ? other.key().warmUp()
-                                    && other.key().letter().equals(task.key().letter())
-                            : !other.key().warmUp() && other.asked().equals(task.asked()))
-                    .count();
-        }
-
         /** The load planned before something moved it. */
         private Optional<String> moved(Task task, SlotPlan slot) {
             if (task.key().warmUp() || task.loading().isEmpty()) {
@@ -232,13 +217,6 @@ class CardPainter {
                     .or(part.work()::climbsTo)
                     .map(Rpe::toString)
                     .orElse(null);
-        }
-
-        private FloorView.Change change(PlateStack onTheBar, Loading loading) {
-            return new FloorView.Change(
-                    words.plates(onTheBar.takenOffFor(loading.stack()), unit),
-                    words.plates(onTheBar.addedFor(loading.stack()), unit),
-                    loading.stack().isEmpty());
         }
 
         private Set<Worn> worn(Task task) {
@@ -289,7 +267,7 @@ class CardPainter {
             Rpe most = part.basis().rating().orElse(Rpe.LIMIT);
             boolean backOff = part.basis().hangsOnTop();
             return beats.computeIfAbsent(task.lift().key() + " " + part.shorthand() + " " + task.reps(), key -> Best.of(
-                            past, task.lift(), KindOfWork.of(part), backOff, task.reps(), most)
+                            past(), task.lift(), KindOfWork.of(part), backOff, task.reps(), most)
                     .map(best -> words.say(
                             "floor.beat",
                             words.load(best.load(), unit),
@@ -299,43 +277,48 @@ class CardPainter {
                     .orElse(""));
         }
 
-        private FloorView.Form form(Task task, Optional<DoneSet> logged, Variation variation) {
-            String name = "set-" + task.key();
-            Part part = task.asked().part();
-            Work work = part.work();
-            SetDetails details = logged.map(d -> d.set().details()).orElse(SetDetails.NONE);
-            String load = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
-            boolean warmUp = task.key().warmUp();
-            LengthUnit far = unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M;
-            String planned = work.carry()
-                    .filter(carry -> !warmUp)
-                    .map(carry -> carry.distance().format(carry.unit(), 1))
-                    .orElse("");
-            Set<Worn> worn = details.worn().orElseGet(() -> worn(task));
-            return new FloorView.Form(
+        private List<Best.PastSet> past() {
+            if (past == null) {
+                past = day.plan().standing().pastSets();
+            }
+            return past;
+        }
+
+        private DayDocument.Form form(Task task, Optional<DoneSet> logged, Variation variation) {
+            String name = DayDocument.SetDoc.formName(task.key().toString());
+            String planned = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
+            String load = logged.map(d -> d.set().load())
+                    .map(lifted -> lifted.isZero() ? "" : lifted.figure(unit, 2))
+                    .orElse(planned);
+            return new DayDocument.Form(
                     state.value(name, "token", UUID.randomUUID()),
-                    state.value(
-                            name,
-                            "load",
-                            logged.map(d -> d.set().load().isZero()
-                                            ? ""
-                                            : d.set().load().figure(unit, 2))
-                                    .orElse(load)),
+                    state.value(name, "load", load),
                     state.value(name, "reps", logged.map(d -> d.set().reps()).orElse(task.reps())),
                     state.concerns(name)
                             ? state.values().get("effort")
                             : logged.map(d -> d.set().effort().code()).orElse(null),
-                    SetForm.mayBeUnloaded(part, variation.implement()),
-                    !warmUp && SetForm.mayBeUnrated(work),
-                    work.countsReps() || work.isRepsInTime(),
-                    !warmUp && work.isTimed(),
+                    SetForm.bounds(task, variation),
+                    more(task, name, logged));
+        }
+
+        private DayDocument.More more(Task task, String name, Optional<DoneSet> logged) {
+            SetDetails details = logged.map(d -> d.set().details()).orElse(SetDetails.NONE);
+            LengthUnit far = unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M;
+            String planned = task.asked()
+                    .part()
+                    .work()
+                    .carry()
+                    .filter(carry -> !task.key().warmUp())
+                    .map(carry -> carry.distance().format(carry.unit(), 1))
+                    .orElse("");
+            return new DayDocument.More(
                     state.value(name, "helped", details.helped() == 0 ? "" : details.helped()),
                     state.value(name, "why", details.missedBy().map(Enum::name).orElse("")),
                     state.value(
                             name,
                             "speed",
                             details.speed().map(BarSpeed::toString).orElse("")),
-                    worn,
+                    details.worn().orElseGet(() -> worn(task)),
                     details.worn().isPresent()
                             || state.concerns(name) && state.values().containsKey("wears"),
                     state.value(name, "video", details.video().map(Enum::name).orElse("")),
@@ -355,12 +338,5 @@ class CardPainter {
                             "distance",
                             details.distance().map(gone -> gone.format(far, 1)).orElse(planned)));
         }
-    }
-
-    /** The lines of the slots, one for each part. */
-    Map<SlotPlan, FloorView.SlotLine> lines(FloorDay day, List<DoneSet> done, Sight sight) {
-        Map<SlotPlan, FloorView.SlotLine> all = new LinkedHashMap<>();
-        day.session().slots().forEach(slot -> all.put(slot, lines.line(day, slot, done, sight)));
-        return all;
     }
 }
