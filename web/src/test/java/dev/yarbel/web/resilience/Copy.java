@@ -1,5 +1,6 @@
 package dev.yarbel.web.resilience;
 
+import dev.yarbel.web.TestDatabase;
 import java.io.File;
 import java.io.IOException;
 import java.net.CookieManager;
@@ -71,6 +72,8 @@ final class Copy implements AutoCloseable {
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
         builder.environment().put("YARBEL_DB_URL", databaseUrl);
+        builder.environment().put("YARBEL_DB_USER", TestDatabase.user());
+        builder.environment().put("YARBEL_DB_PASSWORD", TestDatabase.password());
         Process process = builder.start();
         long end = System.nanoTime() + Duration.ofMinutes(3).toNanos();
         while (Files.size(ready) == 0) {
@@ -93,6 +96,10 @@ final class Copy implements AutoCloseable {
 
     int port() {
         return URI.create(address).getPort();
+    }
+
+    boolean isAlive() {
+        return process.isAlive();
     }
 
     /** As kill -9 does. */

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import dev.yarbel.web.Browser;
-import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Map;
@@ -12,7 +11,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /**
  * A session on a phone whose line is cut in the middle, whose tab is killed, and whose server and database go away and come
@@ -23,23 +21,19 @@ class NoSignalTest {
     private static final String WAITING = "#waiting";
     private static final String DONE = ".now button.wide[value=easy]";
 
-    @TempDir
-    private Path folder;
-
     private OwnDatabase database;
     private Browser phone;
 
     @BeforeEach
-    void makeDatabase() throws SQLException {
-        database = new OwnDatabase("yarbel_no_signal");
+    void comeBack() throws Exception {
+        database = Copies.asAtTheStart();
     }
 
     @AfterEach
-    void dropDatabase() throws SQLException {
+    void closePhone() {
         if (phone != null) {
             phone.close();
         }
-        database.close();
     }
 
     private long logged(String where) throws SQLException {
@@ -82,7 +76,7 @@ class NoSignalTest {
 
     @Test
     void whatIsLoggedWithoutALineGoesUpInOrderOnceEachWithItsOwnTime() throws Exception {
-        Copy first = Copy.start(folder, database.url());
+        Copy first = Copies.alone();
         try (Line line = new Line("127.0.0.1", first.port())) {
             openFloor(line);
             phone.click(DONE);
@@ -116,34 +110,31 @@ class NoSignalTest {
             first.kill();
             database.execute("select pg_terminate_backend(pid) from pg_stat_activity"
                     + " where datname = current_database() and pid <> pg_backend_pid()");
-            try (Copy second = Copy.start(folder, database.url())) {
-                line.turnTo(second.port());
-                line.mend();
-                waitForSets(5);
-                assertThat(database.count(
-                                "select count(distinct task) from logged_set l join training_session s on s.id = l.session_id"
-                                        + " where s.lifter_id = 1 and s.plan_week = 2"))
-                        .isEqualTo(5);
-                assertThat(database.count(
-                                "select count(*) from (select task, logged_at, lag(logged_at) over (order by l.id) as before"
-                                        + " from logged_set l join training_session s on s.id = l.session_id"
-                                        + " where s.lifter_id = 1 and s.plan_week = 2) o where logged_at < before"))
-                        .as("in order")
-                        .isZero();
-                assertThat(logged("l.task in ('A.w2', 'A.w3') and l.received_at - l.logged_at > interval '3 seconds'"))
-                        .as("with their own times")
-                        .isEqualTo(2);
-                phone.waitForText(".now .nowload", "140 kg");
-            }
-        } finally {
-            first.close();
+            Copy second = Copies.first();
+            line.turnTo(second.port());
+            line.mend();
+            waitForSets(5);
+            assertThat(database.count(
+                            "select count(distinct task) from logged_set l join training_session s on s.id = l.session_id"
+                                    + " where s.lifter_id = 1 and s.plan_week = 2"))
+                    .isEqualTo(5);
+            assertThat(database.count(
+                            "select count(*) from (select task, logged_at, lag(logged_at) over (order by l.id) as before"
+                                    + " from logged_set l join training_session s on s.id = l.session_id"
+                                    + " where s.lifter_id = 1 and s.plan_week = 2) o where logged_at < before"))
+                    .as("in order")
+                    .isZero();
+            assertThat(logged("l.task in ('A.w2', 'A.w3') and l.received_at - l.logged_at > interval '3 seconds'"))
+                    .as("with their own times")
+                    .isEqualTo(2);
+            phone.waitForText(".now .nowload", "140 kg");
         }
     }
 
     @Test
     void changesOfTheDayAndItsEndWaitForTheLineBehindTheSets() throws Exception {
-        try (Copy copy = Copy.start(folder, database.url());
-                Line line = new Line("127.0.0.1", copy.port())) {
+        Copy copy = Copies.first();
+        try (Line line = new Line("127.0.0.1", copy.port())) {
             openFloor(line);
             phone.click(DONE);
             waitForSets(1);
@@ -185,8 +176,8 @@ class NoSignalTest {
 
     @Test
     void aConflictIsShownAndTheLifterDecides() throws Exception {
-        try (Copy copy = Copy.start(folder, database.url());
-                Line line = new Line("127.0.0.1", copy.port())) {
+        Copy copy = Copies.first();
+        try (Line line = new Line("127.0.0.1", copy.port())) {
             openFloor(line);
             phone.click(".stair .step.top");
             phone.waitForText(".now h2", "set 1 of 1");
@@ -253,8 +244,8 @@ class NoSignalTest {
 
     @Test
     void anEndedSignInKeepsTheSetsAndSigningOutWithThemWarns() throws Exception {
-        try (Copy copy = Copy.start(folder, database.url());
-                Line line = new Line("127.0.0.1", copy.port())) {
+        Copy copy = Copies.first();
+        try (Line line = new Line("127.0.0.1", copy.port())) {
             openFloor(line);
             database.execute("delete from spring_session");
             phone.click(DONE);

@@ -1,18 +1,22 @@
 package dev.yarbel.web.resilience;
 
+import dev.yarbel.web.TestDatabase;
 import java.net.URI;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
 
 /** A database made for one test and dropped after it, on the server that the tests were given. */
 final class OwnDatabase implements AutoCloseable {
 
-    private static final URI SERVER = URI.create(System.getenv("YARBEL_DB_URL").substring("jdbc:".length()));
-    static final String USER = System.getenv("YARBEL_DB_USER");
-    static final String PASSWORD = System.getenv("YARBEL_DB_PASSWORD");
+    private static final URI SERVER = URI.create(TestDatabase.url().substring("jdbc:".length()));
+    static final String USER = TestDatabase.user();
+    static final String PASSWORD = TestDatabase.password();
 
     private final String name;
     private final Connection connection;
@@ -72,6 +76,38 @@ final class OwnDatabase implements AutoCloseable {
             rows.next();
             return rows.getLong(1);
         }
+    }
+
+    /** Keeps what lies in the application's tables now, to come back to it. */
+    void remember() throws SQLException {
+        execute("create schema kept");
+        for (String table : tables()) {
+            execute("create table kept." + table + " as table yarbel." + table);
+        }
+    }
+
+    /** Puts back what was kept, whatever was done since; who is connected stays so. */
+    void comeBack() throws SQLException {
+        List<String> tables = tables();
+        // keys may point either way while rows come back
+        execute("set session_replication_role = replica");
+        execute("truncate " + tables.stream().map(table -> "yarbel." + table).collect(Collectors.joining(", ")));
+        for (String table : tables) {
+            execute("insert into yarbel." + table + " overriding system value select * from kept." + table);
+        }
+        execute("set session_replication_role = origin");
+    }
+
+    private List<String> tables() throws SQLException {
+        List<String> tables = new ArrayList<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(
+                        "select tablename from pg_tables where schemaname = 'yarbel' and tablename not like 'flyway%'")) {
+            while (rows.next()) {
+                tables.add(rows.getString(1));
+            }
+        }
+        return tables;
     }
 
     /** Holds up whoever would write a slip, until released. */

@@ -6,13 +6,11 @@ import static org.awaitility.Awaitility.await;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CopyOnWriteArrayList;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -29,13 +27,8 @@ class ResilienceTest {
     private OwnDatabase database;
 
     @BeforeEach
-    void makeDatabase() throws SQLException {
-        database = new OwnDatabase("yarbel_resilience");
-    }
-
-    @AfterEach
-    void dropDatabase() throws SQLException {
-        database.close();
+    void comeBack() throws Exception {
+        database = Copies.asAtTheStart();
     }
 
     private static Map<String, String> set(String task, String load) {
@@ -61,124 +54,113 @@ class ResilienceTest {
     @Test
     void aSetLoggedOutlivesAKillAndASessionFinishedBeforeItGivesItsSlipOnce() throws Exception {
         Copy.Visitor wren = new Copy.Visitor();
-        try (Copy first = Copy.start(folder, database.url())) {
-            await().until(() ->
-                    database.count("select count(*) from event_publication where completion_date is null") == 0);
-            wren.signIn(first, "wren", "slack-water-low");
-            assertThat(wren.post(first, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"))
-                            .statusCode())
-                    .isEqualTo(200);
-            first.kill();
-        }
+        Copy first = Copies.alone();
+        wren.signIn(first, "wren", "slack-water-low");
+        assertThat(wren.post(first, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"))
+                        .statusCode())
+                .isEqualTo(200);
+        first.kill();
         assertThat(database.count("select count(*) from logged_set where load = 200 and task = 'A.1'"))
                 .isOne();
 
         long slips = database.count("select count(*) from slip where lifter_id = 1");
-        try (Copy second = Copy.start(folder, database.url())) {
-            assertThat(wren.get(second, FLOOR).body())
-                    .as("the set, to the same browser")
-                    .contains("200 kg × 1");
-            // whoever writes the slip must wait: so the kill falls between the session and its slip
-            database.holdSlips();
-            assertThat(wren.post(second, FLOOR, "/lifters/1/floor/finish", FINISH)
-                            .statusCode())
-                    .isEqualTo(200);
-            second.kill();
-            database.releaseSlips();
-        }
+        Copy second = Copies.first();
+        assertThat(wren.get(second, FLOOR).body())
+                .as("the set, to the same browser")
+                .contains("200 kg × 1");
+        // whoever writes the slip must wait: so the kill falls between the session and its slip
+        database.holdSlips();
+        assertThat(wren.post(second, FLOOR, "/lifters/1/floor/finish", FINISH).statusCode())
+                .isEqualTo(200);
+        second.kill();
+        database.releaseSlips();
         assertThat(database.count("select count(*) from training_session where lifter_id = 1 and plan_week = 2"
                         + " and finished_at is not null"))
                 .isOne();
         assertThat(database.count("select count(*) from slip where lifter_id = 1"))
                 .isEqualTo(slips);
 
-        try (Copy third = Copy.start(folder, database.url())) {
-            await().atMost(Duration.ofSeconds(30))
-                    .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
-            assertThat(new Copy.Visitor()
-                            .signIn(third, "bryn", "harbour-light")
-                            .get(third, "/calls")
-                            .body())
-                    .contains("Wren Halloway");
-        }
+        Copy third = Copies.first();
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
+        assertThat(new Copy.Visitor()
+                        .signIn(third, "bryn", "harbour-light")
+                        .get(third, "/calls")
+                        .body())
+                .contains("Wren Halloway");
     }
 
     @Test
     void ofTwoCopiesOneGoesOnWhereTheOtherWasAndEachEventIsHandledOnce() throws Exception {
-        try (Copy one = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
-            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
-            long slips = database.count("select count(*) from slip where lifter_id = 1");
-            // the first copy's listener is held in the middle of its work while the second starts and hears of it too
-            database.holdSlips();
-            assertThat(wren.post(one, FLOOR, "/lifters/1/floor/finish", FINISH).statusCode())
-                    .isEqualTo(200);
-            try (Copy two = Copy.start(folder, database.url())) {
-                database.releaseSlips();
-                assertThat(wren.get(two, FLOOR).body())
-                        .as("signed in on one, at work on the other")
-                        .contains("200 kg × 1", "Every set is in the book");
-                await().atMost(Duration.ofSeconds(60))
-                        .until(() ->
-                                database.count("select count(*) from event_publication where completion_date is null")
-                                        == 0);
-                assertThat(database.count("select count(*) from slip where lifter_id = 1"))
-                        .isEqualTo(slips + 1);
-                long id = database.count("select max(id) from slip where lifter_id = 1");
-                Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
-                HttpResponse<String> slip = bryn.get(two, "/calls/" + id);
-                assertThat(bryn.post(one, "/calls/" + id, "/calls/" + id + "/leave", Map.of("reason", ""))
-                                .body())
-                        .contains("Left as it was");
-                assertThat(slip.statusCode()).isEqualTo(200);
-                assertThat(bryn.post(two, "/lifters", "/calls/" + id + "/leave", Map.of("reason", ""))
-                                .body())
-                        .contains("Bryn Castellan left this slip");
-            }
-        }
+        Copy one = Copies.alone();
+        Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
+        wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
+        long slips = database.count("select count(*) from slip where lifter_id = 1");
+        // the first copy's listener is held in the middle of its work while the second starts and hears of it too
+        database.holdSlips();
+        assertThat(wren.post(one, FLOOR, "/lifters/1/floor/finish", FINISH).statusCode())
+                .isEqualTo(200);
+        Copy two = Copies.second();
+        database.releaseSlips();
+        assertThat(wren.get(two, FLOOR).body())
+                .as("signed in on one, at work on the other")
+                .contains("200 kg × 1", "Every set is in the book");
+        await().atMost(Duration.ofSeconds(60))
+                .until(() ->
+                        database.count("select count(*) from event_publication where completion_date is null") == 0);
+        assertThat(database.count("select count(*) from slip where lifter_id = 1"))
+                .isEqualTo(slips + 1);
+        long id = database.count("select max(id) from slip where lifter_id = 1");
+        Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
+        HttpResponse<String> slip = bryn.get(two, "/calls/" + id);
+        assertThat(bryn.post(one, "/calls/" + id, "/calls/" + id + "/leave", Map.of("reason", ""))
+                        .body())
+                .contains("Left as it was");
+        assertThat(slip.statusCode()).isEqualTo(200);
+        assertThat(bryn.post(two, "/lifters", "/calls/" + id + "/leave", Map.of("reason", ""))
+                        .body())
+                .contains("Bryn Castellan left this slip");
     }
 
     @Test
     void whatIsLoggedOnOneCopyIsHeardOfOnTheOtherAlsoAfterTheDatabaseWentAway() throws Exception {
-        try (Copy one = Copy.start(folder, database.url());
-                Copy two = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
-            Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
-            List<String> heard = new CopyOnWriteArrayList<>();
-            bryn.listen(two, "/live/events", heard::add);
-            await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains(":open"));
+        Copy one = Copies.first();
+        Copy two = Copies.second();
+        Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
+        Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
+        List<String> heard = new CopyOnWriteArrayList<>();
+        bryn.listen(two, "/live/events", heard::add);
+        await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains(":open"));
 
-            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
-            await().atMost(Duration.ofSeconds(20))
-                    .until(() -> heard.contains("event:moved")
-                            && heard.stream().anyMatch(line -> line.startsWith("data:1/")));
+        wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
+        await().atMost(Duration.ofSeconds(20))
+                .until(() ->
+                        heard.contains("event:moved") && heard.stream().anyMatch(line -> line.startsWith("data:1/")));
 
-            database.execute("select pg_terminate_backend(pid) from pg_stat_activity"
-                    + " where application_name = 'yarbel floor'");
-            await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains("event:missed"));
-            int before = heard.size();
-            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "182.5"));
-            await().atMost(Duration.ofSeconds(20))
-                    .until(() -> heard.subList(before, heard.size()).contains("event:moved"));
-        }
+        database.execute(
+                "select pg_terminate_backend(pid) from pg_stat_activity" + " where application_name = 'yarbel floor'");
+        await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains("event:missed"));
+        int before = heard.size();
+        wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "182.5"));
+        await().atMost(Duration.ofSeconds(20))
+                .until(() -> heard.subList(before, heard.size()).contains("event:moved"));
     }
 
     @Test
     void aCopyThatLivesTakesOverWhatOneThatDiedHadBegun() throws Exception {
-        try (Copy one = Copy.start(folder, database.url());
-                Copy two = Copy.start(folder, database.url())) {
-            Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
-            wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
-            long slips = database.count("select count(*) from slip where lifter_id = 1");
-            database.holdSlips();
-            wren.post(one, FLOOR, "/lifters/1/floor/finish", FINISH);
-            one.kill();
-            database.releaseSlips();
-            // no start helps here: the other copy looks for what nobody has handled
-            await().atMost(Duration.ofSeconds(30))
-                    .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
-            assertThat(wren.get(two, FLOOR).body()).contains("Every set is in the book");
-        }
+        Copy one = Copies.first();
+        Copy two = Copies.second();
+        Copy.Visitor wren = new Copy.Visitor().signIn(one, "wren", "slack-water-low");
+        wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
+        long slips = database.count("select count(*) from slip where lifter_id = 1");
+        database.holdSlips();
+        wren.post(one, FLOOR, "/lifters/1/floor/finish", FINISH);
+        one.kill();
+        database.releaseSlips();
+        // no start helps here: the other copy looks for what nobody has handled
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
+        assertThat(wren.get(two, FLOOR).body()).contains("Every set is in the book");
     }
 
     @Test
