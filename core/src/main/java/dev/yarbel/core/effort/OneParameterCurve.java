@@ -2,7 +2,6 @@ package dev.yarbel.core.effort;
 
 import dev.yarbel.core.measure.Percent;
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Optional;
 
 /**
@@ -40,9 +39,11 @@ public record OneParameterCurve(BigDecimal k) implements RepCurve {
 
     @Override
     public Percent share(RepsInAll reps) {
-        BigDecimal further = BigDecimal.valueOf(reps.halves() - 2L).divide(BigDecimal.valueOf(2));
-        BigDecimal divisor = BigDecimal.ONE.add(k.multiply(further));
-        return Percent.ofShare(BigDecimal.ONE.divide(divisor, MathContext.DECIMAL64));
+        // over a common denominator: one in two tenthousandths, or however fine k is
+        long whole = 2 * BigDecimal.TEN.pow(Math.max(0, k.scale())).longValueExact();
+        long lost = Math.multiplyExact(
+                k.setScale(Math.max(0, k.scale())).unscaledValue().longValueExact(), reps.halves() - 2L);
+        return Percent.ratio(whole, Math.addExact(whole, lost));
     }
 
     @Override

@@ -55,8 +55,8 @@ public final class FixedLoads extends Loads {
     }
 
     @Override
-    Mass at(int index) {
-        return lightestFirst.get(index).base();
+    long tensOfNanogramsAt(int index) {
+        return lightestFirst.get(index).base().tensOfNanograms();
     }
 
     @Override

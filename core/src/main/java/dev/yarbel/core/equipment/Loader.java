@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 
 /**
  * Everything that can be put on one kit's bar.
@@ -30,6 +31,11 @@ public final class Loader extends Loads {
     /** For each kind of plate, the sorted sums that it and all lighter kinds can make. */
     private final long[][] sums;
 
+    /** The whole loads that the sums of all kinds make, lightest first. */
+    private final long[] totals;
+    /** What makes each of them with the fewest plates, once it was asked for. */
+    private final AtomicReferenceArray<Loading> loadings;
+
     private volatile List<Mass> all;
     private final Map<Long, Integer> fewestBySide = new ConcurrentHashMap<>();
     private final Map<Wanted, List<PlateStack>> stacksBySide = new ConcurrentHashMap<>();
@@ -48,6 +54,9 @@ public final class Loader extends Loads {
             }
             sums[kind] = reached;
         }
+        long base = kit.base().tensOfNanograms();
+        this.totals = Arrays.stream(sums[0]).map(side -> base + 2 * side).toArray();
+        this.loadings = new AtomicReferenceArray<>(totals.length);
     }
 
     /** Works out what can be loaded from a kit. */
@@ -91,17 +100,22 @@ public final class Loader extends Loads {
 
     @Override
     int size() {
-        return sums[0].length;
+        return totals.length;
     }
 
     @Override
-    Mass at(int index) {
-        return kit.base().plus(Mass.ofTensOfNanograms(sums[0][index]).times(2));
+    long tensOfNanogramsAt(int index) {
+        return totals[index];
     }
 
     @Override
     Loading loading(int index) {
-        return kit.with(fewest(0, Integer.MAX_VALUE, sums[0][index]));
+        Loading known = loadings.get(index);
+        if (known == null) {
+            known = kit.with(fewest(0, Integer.MAX_VALUE, sums[0][index]));
+            loadings.set(index, known);
+        }
+        return known;
     }
 
     @Override

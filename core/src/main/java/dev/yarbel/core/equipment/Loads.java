@@ -16,8 +16,8 @@ public abstract sealed class Loads permits Loader, FixedLoads {
     /** How many different loads there are, at least one. */
     abstract int size();
 
-    /** A load by its place, lightest first. */
-    abstract Mass at(int index);
+    /** A load by its place, lightest first, see {@link Mass#tensOfNanograms}. */
+    abstract long tensOfNanogramsAt(int index);
 
     /** What makes the load at a place, with the fewest plates. */
     abstract Loading loading(int index);
@@ -35,6 +35,10 @@ public abstract sealed class Loads permits Loader, FixedLoads {
 
     /** The bar and plates that make it; empty for fixed pieces. */
     public abstract Optional<Loader> loader();
+
+    private Mass at(int index) {
+        return Mass.ofTensOfNanograms(tensOfNanogramsAt(index));
+    }
 
     public Mass lightest() {
         return at(0);
@@ -128,11 +132,12 @@ public abstract sealed class Loads permits Loader, FixedLoads {
 
     /** The place of the heaviest load that is not above this one, which is not below the lightest. */
     private int below(Mass asked) {
+        long most = asked.tensOfNanograms();
         int low = 0;
         int high = size() - 1;
         while (low < high) {
             int middle = (low + high + 1) >>> 1;
-            if (at(middle).isGreaterThan(asked)) {
+            if (tensOfNanogramsAt(middle) > most) {
                 high = middle - 1;
             } else {
                 low = middle;

@@ -2,7 +2,6 @@ package dev.yarbel.core.measure;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -206,7 +205,7 @@ public final class Mass implements Comparable<Mass> {
 
     @Override
     public int hashCode() {
-        return Objects.hash(quanta);
+        return Long.hashCode(quanta);
     }
 
     /** The mass in kilograms, in full. */

@@ -3,7 +3,6 @@ package dev.yarbel.core.measure;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
-import java.util.Objects;
 
 /**
  * A share of something, in hundredths: 72.5 % of a working max.
@@ -19,6 +18,8 @@ public final class Percent implements Comparable<Percent> {
     public static final Percent HUNDRED = new Percent(1_000_000);
 
     private static final BigInteger WHOLE = BigInteger.valueOf(1_000_000);
+    /** Up to here a million times as much is still a long. */
+    private static final long MOST_AT_ONCE = 4_000_000_000_000L;
 
     private final long partsPerMillion;
 
@@ -60,9 +61,17 @@ public final class Percent implements Comparable<Percent> {
         return of(Decimals.parse(figure));
     }
 
-    static Percent ratio(long part, long whole) {
+    /**
+     * How much of a whole a part is, rounded half up to 0.0001 %.
+     *
+     * @throws ArithmeticException when the whole is zero
+     */
+    public static Percent ratio(long part, long whole) {
         if (whole == 0) {
             throw new ArithmeticException("a share of nothing");
+        }
+        if (part >= 0 && part <= MOST_AT_ONCE && whole > 0 && whole <= MOST_AT_ONCE) {
+            return new Percent((part * 1_000_000 + whole / 2) / whole);
         }
         return new Percent(divideHalfUp(BigInteger.valueOf(part).multiply(WHOLE), BigInteger.valueOf(whole)));
     }
@@ -71,7 +80,7 @@ public final class Percent implements Comparable<Percent> {
         if (quanta >= 0 && partsPerMillion >= 0) {
             long millions = quanta / 1_000_000;
             long rest = quanta % 1_000_000;
-            if (partsPerMillion < 4_000_000_000_000L) {
+            if (partsPerMillion < MOST_AT_ONCE) {
                 return Math.addExact(
                         Math.multiplyExact(millions, partsPerMillion), (rest * partsPerMillion + 500_000) / 1_000_000);
             }
@@ -149,7 +158,7 @@ public final class Percent implements Comparable<Percent> {
 
     @Override
     public int hashCode() {
-        return Objects.hash(partsPerMillion);
+        return Long.hashCode(partsPerMillion);
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 
 /**
@@ -20,6 +21,8 @@ public final class Numbers {
     private final Map<Lift, Ratio> ratios;
     private final Optional<Mass> bodyMass;
     private final Demand.Figures figures;
+    /** What was asked for already. */
+    private final Map<Lift, LiftNumbers> known = new ConcurrentHashMap<>();
 
     private Numbers(
             Map<Lift, LiftNumbers> own, Map<Lift, Ratio> ratios, Optional<Mass> bodyMass, Demand.Figures figures) {
@@ -60,8 +63,13 @@ public final class Numbers {
 
     /** What loads of a lift can hang on. */
     public LiftNumbers of(Lift lift) {
-        LiftNumbers numbers = of(lift, new HashSet<>());
-        return figures.equals(Demand.Figures.START) ? numbers : numbers.with(figures);
+        LiftNumbers numbers = known.get(lift);
+        if (numbers == null) {
+            numbers = of(lift, new HashSet<>());
+            numbers = figures.equals(Demand.Figures.START) ? numbers : numbers.with(figures);
+            known.put(lift, numbers);
+        }
+        return numbers;
     }
 
     private LiftNumbers of(Lift lift, Set<Lift> onTheWay) {

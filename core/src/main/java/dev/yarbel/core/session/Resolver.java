@@ -64,6 +64,11 @@ public final class Resolver {
         return numbers.of(lift);
     }
 
+    /** The same lifter with another kit at hand. */
+    public Resolver with(KitInUse other) {
+        return new Resolver(catalogue, other, rounding, numbers);
+    }
+
     /** The same lifter and kit with other numbers for one lift. */
     public Resolver with(Lift lift, UnaryOperator<LiftNumbers> change) {
         return new Resolver(catalogue, kit, rounding, numbers.with(lift, change));
