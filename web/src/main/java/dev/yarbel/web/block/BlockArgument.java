@@ -3,7 +3,7 @@ package dev.yarbel.web.block;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.PathArguments;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.roster.Roster;
+import dev.yarbel.web.roster.LifterInPath;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.core.MethodParameter;
@@ -21,11 +21,11 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Component
 class BlockArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
-    private final Roster roster;
+    private final LifterInPath lifters;
     private final Blocks blocks;
 
-    BlockArgument(Roster roster, Blocks blocks) {
-        this.roster = roster;
+    BlockArgument(LifterInPath lifters, Blocks blocks) {
+        this.lifters = lifters;
         this.blocks = blocks;
     }
 
@@ -50,7 +50,6 @@ class BlockArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
         Optional<Long> block = Optional.ofNullable(request.getParameter("block"))
                 .filter(text -> !text.isBlank())
                 .map(PathArguments::number);
-        return blocks.open(roster.lifter(person, PathArguments.number(request, "id")), person.zone(), block)
-                .orElseThrow(NotFoundException::new);
+        return blocks.open(lifters.of(request), person.zone(), block).orElseThrow(NotFoundException::new);
     }
 }

@@ -10,6 +10,7 @@ import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
@@ -121,7 +122,18 @@ public class Blocks implements PlannedNeeds {
     /** The same block with what the lifter has at hand in the gym they train in on a day. */
     public LifterBlock on(LifterBlock block, LocalDate day) {
         AtHand kit = kits.on(block.lifter(), day);
-        return block.with(kit, resolver(block.lifter(), kit, block.standing()));
+        return block.with(
+                kit,
+                block.resolver()
+                        .with(lift -> kit.loads(block.standing().catalogue().of(lift))));
+    }
+
+    /** The same block after something was logged on one of its days. */
+    public LifterBlock after(LifterBlock block, PlannedDay day) {
+        Standing known = book.after(block.lifter(), block.standing(), day);
+        Resolver resolver =
+                known.hasNumbersOf(block.standing()) ? block.resolver() : resolver(block.lifter(), block.kit(), known);
+        return block.with(known, resolver);
     }
 
     /** A lifter's blocks, the latest first. */

@@ -88,6 +88,23 @@ public record LifterBlock(
                 today);
     }
 
+    /** The same with what the book knows now. */
+    LifterBlock with(Standing known, Resolver resolving) {
+        Map<PlannedDay, SessionLog> logged = known.byPlannedDay();
+        return new LifterBlock(
+                lifter,
+                blockId,
+                copies,
+                block,
+                gates,
+                known,
+                logged,
+                kit,
+                resolving,
+                Projection.of(block, resolving, log(logged, block)),
+                today);
+    }
+
     /** The same with other doses, which nobody has kept yet. */
     public LifterBlock with(Block other) {
         return new LifterBlock(

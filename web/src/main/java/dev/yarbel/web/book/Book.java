@@ -79,6 +79,20 @@ public class Book implements OwnLifts {
         return new Standing(from, catalogue, lifts(lifter, finished, catalogue), log);
     }
 
+    /**
+     * The same after something was logged on a day of a plan. What is known hangs on finished sessions alone: where that
+     * day's is finished, or was, all of it is read again.
+     */
+    @Transactional(readOnly = true)
+    public Standing after(LifterCard lifter, Standing before, PlannedDay day) {
+        Optional<SessionLog> now =
+                log(sessions.findWithSets(lifter.clubId(), lifter.id(), day.day(), day.week())).stream()
+                        .findFirst();
+        return now.filter(session -> !session.finished())
+                .flatMap(before::withOpen)
+                .orElseGet(() -> standing(lifter, before.since()));
+    }
+
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
     private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished, Catalogue catalogue) {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();

@@ -11,6 +11,8 @@ import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.OwnBests;
 import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +36,30 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
 
     public Optional<LiftStanding> of(Lift lift) {
         return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
+    }
+
+    /** Whether the numbers of lifts are the very same, and not worked out anew. */
+    public boolean hasNumbersOf(Standing other) {
+        return lifts == other.lifts;
+    }
+
+    /** The same with an open session as it is now; empty where it was finished before, on which numbers may hang. */
+    Optional<Standing> withOpen(SessionLog session) {
+        int at = 0;
+        while (at < log.size() && log.get(at).id() != session.id()) {
+            at++;
+        }
+        if (at < log.size() && log.get(at).finished()) {
+            return Optional.empty();
+        }
+        List<SessionLog> now = new ArrayList<>(log);
+        if (at < log.size()) {
+            now.set(at, session);
+        } else {
+            now.add(session);
+            now.sort(Comparator.comparing(SessionLog::date));
+        }
+        return Optional.of(new Standing(since, catalogue, lifts, now));
     }
 
     /**

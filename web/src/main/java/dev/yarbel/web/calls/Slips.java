@@ -141,18 +141,18 @@ class Slips implements OpenCalls {
                 .map(finding -> new Call(finding, finding.proposal().changes(Findings.ahead(plan))));
     }
 
-    /** Takes what is proposed, if it still is what was shown. */
-    public Outcome take(Person coach, long id, Reply reply) {
-        return decide(coach, id, reply, Slip.Status.TAKEN, ChangeKind.CALL_TAKEN);
-    }
-
     /**
-     * Puts the coach's own figure in place of the one proposed, if the slip still is what was shown.
+     * Answers a slip: takes what is proposed or puts the coach's own figure in its place, if the slip still is what was shown; or
+     * leaves things as they are.
      *
      * @throws UnreadableException when the figure cannot be used, or is far off and nobody has stood by it
      */
-    public Outcome change(Person coach, long id, Reply reply) {
-        return decide(coach, id, reply, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED);
+    public Outcome answer(Person coach, long id, How how, Reply reply) {
+        return switch (how) {
+            case TAKE -> decide(coach, id, reply, Slip.Status.TAKEN, ChangeKind.CALL_TAKEN);
+            case CHANGE -> decide(coach, id, reply, Slip.Status.CHANGED, ChangeKind.CALL_CHANGED);
+            case LEAVE -> leave(coach, id, reply.why());
+        };
     }
 
     private Outcome decide(Person coach, long id, Reply reply, Slip.Status answer, ChangeKind kind) {
@@ -179,7 +179,7 @@ class Slips implements OpenCalls {
     }
 
     /** Leaves things as they are; that, too, is a decision on record. */
-    public Outcome leave(Person coach, long id, Optional<String> why) {
+    private Outcome leave(Person coach, long id, Optional<String> why) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
             return Outcome.ANSWERED_ALREADY;

@@ -23,7 +23,7 @@ record WorkingMaxMoved(Book book, MoveWorkingMax proposal) implements Handling {
         Mass own = read(reply.own(), unit);
         if (!reply.meant()
                 && FarOff.workingMax(own, Optional.of(proposal.before())).isPresent()) {
-            throw new UnreadableException("calls.ask.own").in("own");
+            throw new UnreadableException("ask.call-own").in("own");
         }
         return new WorkingMaxMoved(book, new MoveWorkingMax(proposal.lift(), proposal.before(), own));
     }

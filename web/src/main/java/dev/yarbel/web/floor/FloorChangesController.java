@@ -9,28 +9,28 @@ import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
+import dev.yarbel.web.page.FormExtras;
+import dev.yarbel.web.page.Htmx;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
-import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** Changing the day on the floor: leaving out, cutting short, swapping, adding, answering what a set raised. */
 @Controller
@@ -39,68 +39,89 @@ class FloorChangesController {
 
     private static final int LONGEST_REASON = 200;
 
-    private final FloorDays days;
     private final Sessions sessions;
     private final FloorPage page;
-    private final Forms forms;
 
-    FloorChangesController(FloorDays days, Sessions sessions, FloorPage page, Forms forms) {
-        this.days = days;
+    FloorChangesController(Sessions sessions, FloorPage page) {
         this.sessions = sessions;
         this.page = page;
-        this.forms = forms;
     }
+
+    /** What can be changed of a slot. */
+    enum What {
+        SKIP,
+        SHORTEN,
+        SWAP,
+        STEP,
+        DOSE
+    }
+
+    /**
+     * A change of a slot as it was typed into its form; what the change does not ask for is not looked at.
+     *
+     * @param what it is to be
+     * @param sets how many are to be left
+     * @param lift that is to stand in
+     * @param load and repetitions of another warm-up
+     * @param from the set from which on a dose is given
+     */
+    record Change(
+            @NotNull What what,
+            String token,
+            @Size(max = LONGEST_REASON) String reason,
+            String sets,
+            String lift,
+            String load,
+            String reps,
+            String from,
+            String dose) {}
 
     /** Changes a slot by what was typed into its form. */
     @PostMapping("/slots/{letter}")
-    String slot(
+    ModelAndView slot(
             @AuthenticationPrincipal Person person,
-            @PathVariable long id,
+            FloorDay floor,
             @PathVariable String letter,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam Map<String, String> typed,
-            @RequestHeader("HX-Request") Optional<String> fragment,
-            HttpServletResponse response,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
-        return forms.sendTo(
+            Sent<Change> sent,
+            Htmx htmx) {
+        return sent.answer(
                 "slot-" + letter,
-                typed,
-                values -> {
-                    Amendment amendment = read(person, floor, letter, values);
-                    Optional<String> reason = values.readIfAny("reason", text -> Reading.words(text, LONGEST_REASON));
-                    keep(person, floor, amendment, SetForm.token(values), reason);
-                    return again(person, id, day, week, fragment.isPresent(), model);
+                change -> {
+                    keep(
+                            person,
+                            floor,
+                            read(person, floor, letter, change),
+                            FormExtras.token(change.token()),
+                            Optional.ofNullable(change.reason()));
+                    return page.after(floor, htmx);
                 },
-                state -> page.show(model, floor, Focus.changing(letter), state, fragment.isPresent()),
-                response);
+                state -> page.show(floor, Focus.changing(letter), state, htmx));
     }
 
-    private Amendment read(Person person, FloorDay floor, String letter, Typed typed) {
+    private static Amendment read(Person person, FloorDay floor, String letter, Change change) {
         Prescription asked = floor.amended().day().stream()
                 .filter(p -> p.letter().equals(letter))
                 .findFirst()
                 .orElseThrow(NotFoundException::new);
         MassUnit unit = floor.plan().lifter().unit();
-        return switch (typed.text("what")) {
-            case "skip" -> new Amendment.Shorten(letter, 0);
-            case "shorten" ->
-                new Amendment.Shorten(letter, typed.read("sets", text -> Reading.number(text, 1, Work.MOST_SETS)));
-            case "swap" -> typed.read("lift", text -> swap(floor, asked, text));
-            case "step" -> {
-                Mass load = typed.read("load", text -> Reading.mass(text, unit));
-                int reps = typed.read("reps", text -> Reading.number(text, 1, 20));
-                yield new Amendment.Step(letter, load, Reading.unit(typed.text("load"), unit), reps);
+        return switch (change.what()) {
+            case SKIP -> new Amendment.Shorten(letter, 0);
+            case SHORTEN ->
+                new Amendment.Shorten(
+                        letter, Reading.field("sets", change.sets(), text -> Reading.number(text, 1, Work.MOST_SETS)));
+            case SWAP -> Reading.field("lift", change.lift(), text -> swap(floor, asked, text));
+            case STEP -> {
+                Mass load = Reading.field("load", change.load(), text -> Reading.mass(text, unit));
+                int reps = Reading.field("reps", change.reps(), text -> Reading.number(text, 1, 20));
+                yield new Amendment.Step(letter, load, Reading.unit(change.load(), unit), reps);
             }
-            case "dose" -> {
+            case DOSE -> {
                 if (!person.isCoach()) {
                     throw new AccessDeniedException("the coach gives doses");
                 }
-                int from = typed.read("from", text -> Reading.number(text, 1, 99));
-                yield typed.read("dose", text -> redose(floor, asked, from, text));
+                int from = Reading.field("from", change.from(), text -> Reading.number(text, 1, 99));
+                yield Reading.field("dose", change.dose(), text -> redose(floor, asked, from, text));
             }
-            default -> throw new NotFoundException();
         };
     }
 
@@ -148,19 +169,12 @@ class FloorChangesController {
 
     /** Makes the changes that answer a question, or ticks off what had to be looked over. */
     @PostMapping("/changes")
-    String changes(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam List<String> change,
-            @RequestHeader("HX-Request") Optional<String> fragment,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
+    ModelAndView changes(
+            @AuthenticationPrincipal Person person, FloorDay floor, @RequestParam List<String> change, Htmx htmx) {
         for (String text : change) {
             keep(person, floor, answer(text), UUID.randomUUID(), Optional.empty());
         }
-        return again(person, id, day, week, fragment.isPresent(), model);
+        return page.after(floor, htmx);
     }
 
     /** Reads an answer; a dose or another lift is no answer. */
@@ -177,33 +191,22 @@ class FloorChangesController {
     }
 
     @PostMapping("/changes/{change}/back")
-    String takeBack(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @PathVariable UUID change,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestHeader("HX-Request") Optional<String> fragment,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
+    ModelAndView takeBack(
+            @AuthenticationPrincipal Person person, FloorDay floor, @PathVariable UUID change, Htmx htmx) {
         sessions.takeBack(person, floor.plan().lifter(), floor.key(), change);
-        return again(person, id, day, week, fragment.isPresent(), model);
+        return page.after(floor, htmx);
     }
 
     /** A warm-up was the top set. */
     @PostMapping("/retask")
-    String retask(
+    ModelAndView retask(
             @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam("warm-up") String from,
-            @RequestParam("top") String to,
-            @RequestHeader("HX-Request") Optional<String> fragment,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
-        sessions.retask(person, floor.plan().lifter(), floor.key(), FloorDays.key(from), FloorDays.key(to));
-        return again(person, id, day, week, fragment.isPresent(), model);
+            FloorDay floor,
+            @RequestParam("warm-up") TaskKey from,
+            @RequestParam("top") TaskKey to,
+            Htmx htmx) {
+        sessions.retask(person, floor.plan().lifter(), floor.key(), from, to);
+        return page.after(floor, htmx);
     }
 
     private void keep(Person person, FloorDay floor, Amendment amendment, UUID token, Optional<String> reason) {
@@ -216,11 +219,5 @@ class FloorChangesController {
                 amendment,
                 reason,
                 floor.asked());
-    }
-
-    private String again(Person person, long id, int day, int week, boolean fragment, Model model) {
-        return fragment
-                ? page.show(model, days.get(person, id, day, week), Focus.NEXT, FormState.NONE, true)
-                : FloorController.back(id, day, week);
     }
 }

@@ -1,10 +1,9 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.block.DayId;
-import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
@@ -41,21 +40,28 @@ class FloorDays {
      *
      * @throws NotFoundException when there is no such lifter for this person, or no such day
      */
-    FloorDay get(Person person, long lifter, int day, int week) {
-        return open(
-                blocks.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new),
-                day,
-                week);
+    FloorDay get(Person person, LifterCard lifter, int day, int week) {
+        return open(blocks.current(lifter, person.zone()).orElseThrow(NotFoundException::new), day, week);
+    }
+
+    /** The same day, all of it read anew. */
+    FloorDay fresh(Person person, FloorDay floor) {
+        return get(person, roster.lifter(person, floor.plan().lifter().id()), floor.day(), floor.week());
     }
 
     /** The place that a day has in the plan now, by its number; empty when it is there no more. */
-    Optional<FloorDay> find(Person person, long lifter, long planned, int week) {
-        LifterBlock plan =
-                blocks.current(roster.lifter(person, lifter), person.zone()).orElseThrow(NotFoundException::new);
+    Optional<FloorDay> find(Person person, LifterCard lifter, long planned, int week) {
+        LifterBlock plan = blocks.current(lifter, person.zone()).orElseThrow(NotFoundException::new);
         int day = plan.block().indexOf(new DayId(planned));
         return day < 0 || week < 0 || week >= plan.block().weeks()
                 ? Optional.empty()
                 : Optional.of(open(plan, day, week));
+    }
+
+    /** The same day after something was logged on it. */
+    FloorDay again(FloorDay floor) {
+        LifterBlock plan = blocks.after(floor.plan(), floor.key());
+        return FloorDay.of(plan, floor.day(), floor.week(), changes(plan, floor.day(), floor.week()));
     }
 
     private FloorDay open(LifterBlock plan, int day, int week) {
@@ -65,20 +71,12 @@ class FloorDays {
                 || week >= plan.block().weeks()) {
             throw new NotFoundException();
         }
-        Optional<SessionLog> log = plan.session(day, week);
-        return FloorDay.of(
-                blocks.on(plan, plan.block().date(day, week)),
-                day,
-                week,
-                log.map(session -> sessions.changes(plan.lifter(), session)).orElse(List.of()));
+        return FloorDay.of(blocks.on(plan, plan.block().date(day, week)), day, week, changes(plan, day, week));
     }
 
-    /** A set's key that was sent. */
-    static TaskKey key(String text) {
-        try {
-            return TaskKey.parse(text);
-        } catch (IllegalArgumentException notAKey) {
-            throw new NotFoundException();
-        }
+    private List<FloorChange> changes(LifterBlock plan, int day, int week) {
+        return plan.session(day, week)
+                .map(session -> sessions.changes(plan.lifter(), session))
+                .orElse(List.of());
     }
 }

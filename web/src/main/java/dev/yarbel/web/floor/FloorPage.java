@@ -7,25 +7,29 @@ import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.book.SessionRatings;
 import dev.yarbel.web.book.SetUps;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Htmx;
 import java.time.Clock;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.springframework.ui.Model;
+import org.springframework.web.servlet.ModelAndView;
 
 /** Puts the floor's page, or its part that changes, before the reader. */
 @Component
 class FloorPage {
 
     private static final int KEPT_AHEAD = 2;
+    private static final Choices CHOICES = new Choices();
 
+    private final FloorDays days;
     private final DayWriter writer;
     private final SetUps setUps;
     private final Strips strips;
     private final SpeedSensors sensors;
     private final Clock clock;
 
-    FloorPage(DayWriter writer, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
+    FloorPage(FloorDays days, DayWriter writer, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
+        this.days = days;
         this.writer = writer;
         this.setUps = setUps;
         this.strips = strips;
@@ -34,37 +38,51 @@ class FloorPage {
     }
 
     /** The page, or its part that changes. */
-    String show(Model model, FloorDay floor, Focus focus, FormState state, boolean fragment) {
-        model.addAttribute("lifter", floor.plan().lifter());
-        model.addAttribute("floor", writer.write(floor, focus, state));
-        model.addAttribute("state", state);
-        model.addAttribute("aches", floor.plan().lifter().aches());
-        model.addAttribute("catalogue", floor.plan().standing().catalogue());
-        model.addAttribute("cards", setUps.cards(floor.plan().lifter()));
-        model.addAttribute("choices", CHOICES);
-        model.addAttribute(
-                "speeds",
-                floor.finished() || !fragment && floor.log().isEmpty()
-                        ? List.of()
-                        : sensors.since(floor.plan().lifter(), floor.key(), floor.log(), clock.instant()));
-        if (fragment) {
-            return "floor/floor :: floor";
-        }
-        model.addAttribute("strip", strips.draw(floor.plan()));
-        model.addAttribute("served", clock.millis());
-        model.addAttribute("following", following(floor));
-        return "floor/page";
+    ModelAndView show(FloorDay floor, Focus focus, FormState state, Htmx htmx) {
+        ModelAndView page = new ModelAndView(htmx.asks() ? "floor/floor :: floor" : "floor/page")
+                .addObject("lifter", floor.plan().lifter())
+                .addObject("floor", writer.write(floor, focus, state))
+                .addObject("state", state)
+                .addObject("aches", floor.plan().lifter().aches())
+                .addObject("catalogue", floor.plan().standing().catalogue())
+                .addObject("cards", setUps.cards(floor.plan().lifter()))
+                .addObject("choices", CHOICES)
+                .addObject(
+                        "speeds",
+                        floor.finished() || !htmx.asks() && floor.log().isEmpty()
+                                ? List.of()
+                                : sensors.since(floor.plan().lifter(), floor.key(), floor.log(), clock.instant()));
+        return htmx.asks()
+                ? page
+                : page.addObject("strip", strips.draw(floor.plan()))
+                        .addObject("served", clock.millis())
+                        .addObject("following", following(floor));
+    }
+
+    /** The same day with what was typed into a form that could not be used. */
+    ModelAndView show(FloorDay floor, FormState state, Htmx htmx) {
+        return show(floor, Focus.NEXT, state, htmx);
+    }
+
+    /** The day after something was logged or changed on it; a browser goes there. */
+    ModelAndView after(FloorDay floor, Htmx htmx) {
+        return htmx.asks() ? show(days.again(floor), FormState.NONE, htmx) : back(floor);
+    }
+
+    static ModelAndView back(FloorDay floor) {
+        return new ModelAndView("redirect:" + address(floor, floor.day(), floor.week()));
+    }
+
+    private static String address(FloorDay floor, int day, int week) {
+        return "/lifters/" + floor.plan().lifter().id() + "/floor?day=" + day + "&week=" + week;
     }
 
     /** Where the next sessions are, for a phone that keeps them for later. */
     private static String following(FloorDay floor) {
         return floor.following(KEPT_AHEAD).stream()
-                .map(place -> "/lifters/" + floor.plan().lifter().id() + "/floor?day=" + place.day() + "&week="
-                        + place.week())
+                .map(place -> address(floor, place.day(), place.week()))
                 .collect(Collectors.joining(" "));
     }
-
-    private static final Choices CHOICES = new Choices();
 
     /** What can be chosen in the fields of the floor. */
     public static final class Choices {

@@ -6,16 +6,16 @@ import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.account.Access;
 import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Duration;
@@ -30,9 +30,9 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Several lifters side by side as they lift, for their coach; and the lines on which pages hear that something moved. */
@@ -48,7 +48,6 @@ class LiveController {
     private final DayWriter writer;
     private final Listeners listeners;
     private final Access access;
-    private final Forms forms;
     private final Clock clock;
 
     LiveController(
@@ -58,7 +57,6 @@ class LiveController {
             DayWriter writer,
             Listeners listeners,
             Access access,
-            Forms forms,
             Clock clock) {
         this.roster = roster;
         this.days = days;
@@ -66,7 +64,6 @@ class LiveController {
         this.writer = writer;
         this.listeners = listeners;
         this.access = access;
-        this.forms = forms;
         this.clock = clock;
     }
 
@@ -108,55 +105,60 @@ class LiveController {
     }
 
     @GetMapping(path = "/lifters/{id}/floor/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter events(@AuthenticationPrincipal Person person, @PathVariable long id, HttpServletRequest request) {
-        LifterCard lifter = roster.lifter(person, id);
+    SseEmitter events(@AuthenticationPrincipal Person person, LifterCard lifter, HttpServletRequest request) {
         return listeners.open(
-                lifter.clubId(), moved -> moved == lifter.id(), isOpen(request, () -> roster.maySee(person, id)));
+                lifter.clubId(),
+                moved -> moved == lifter.id(),
+                isOpen(request, () -> roster.maySee(person, lifter.id())));
     }
 
     /** One lifter's side of it. */
     @GetMapping("/lifters/{id}/floor/side")
-    String side(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
-        return side(person, roster.lifter(person, id), FormState.NONE, model);
+    ModelAndView side(LifterCard lifter, Optional<FloorDay> floor) {
+        return side(lifter, floor, FormState.NONE);
     }
+
+    /**
+     * Another dose from the set in hand on.
+     *
+     * @param seen the set that the coach saw in hand
+     * @param load for the dose that is asked for; or another dose
+     */
+    record Given(String token, TaskKey seen, String load, String dose) {}
 
     /** Gives another dose from the set in hand on. */
     @PostMapping("/lifters/{id}/floor/side")
-    String give(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
-        return forms.sendTo(
-                "side-" + id,
-                typed,
-                values -> {
-                    Task now = floor.session().next().orElseThrow(NotFoundException::new);
-                    TaskKey from = fromSet(now.key());
-                    if (!values.isBlank("seen") && !from.equals(fromSet(FloorDays.key(values.text("seen"))))) {
-                        throw new UnreadableException("live.moved-on").in(values.isBlank("dose") ? "load" : "dose");
-                    }
-                    int set = from.number();
-                    Amendment change = values.isBlank("dose")
-                            ? values.read("load", text -> atLoad(floor, now, set, text))
-                            : values.read("dose", text -> FloorChangesController.redose(floor, now.asked(), set, text));
+    ModelAndView give(@AuthenticationPrincipal Person person, FloorDay floor, Sent<Given> sent) {
+        LifterCard lifter = floor.plan().lifter();
+        return sent.answer(
+                "side-" + lifter.id(),
+                given -> {
                     sessions.amend(
                             person,
-                            floor.plan().lifter(),
+                            lifter,
                             floor.key(),
                             floor.plan().today(),
-                            SetForm.token(values),
-                            change,
+                            FormExtras.token(given.token()),
+                            change(floor, given),
                             Optional.empty(),
                             floor.asked());
-                    return side(person, roster.lifter(person, id), FormState.NONE, model);
+                    return side(lifter, days.find(person, lifter, Optional.empty(), Optional.empty()), FormState.NONE);
                 },
-                state -> side(person, floor.plan().lifter(), state, model),
-                response);
+                state -> side(lifter, days.find(person, lifter, Optional.empty(), Optional.empty()), state));
+    }
+
+    private static Amendment change(FloorDay floor, Given given) {
+        Task now = floor.session().next().orElseThrow(NotFoundException::new);
+        TaskKey from = fromSet(now.key());
+        if (given.seen() != null && !from.equals(fromSet(given.seen()))) {
+            throw new UnreadableException("live.moved-on").in(given.dose() == null ? "load" : "dose");
+        }
+        return given.dose() == null
+                ? Reading.field("load", given.load(), text -> atLoad(floor, now, from.number(), text))
+                : Reading.field(
+                        "dose",
+                        given.dose(),
+                        text -> FloorChangesController.redose(floor, now.asked(), from.number(), text));
     }
 
     /** The work set from which on a dose is given to somebody with this set in hand. */
@@ -169,14 +171,13 @@ class LiveController {
         return new Amendment.AtLoad(now.key().letter(), set, Reading.mass(text, unit), Reading.unit(text, unit));
     }
 
-    private String side(Person person, LifterCard lifter, FormState state, Model model) {
-        model.addAttribute("lifter", lifter);
-        model.addAttribute("state", state);
-        model.addAttribute(
-                "floor",
-                days.find(person, lifter, Optional.empty(), Optional.empty())
-                        .map(day -> writer.write(day, Focus.NEXT, FormState.NONE))
-                        .orElse(null));
-        return "floor/live :: side";
+    private ModelAndView side(LifterCard lifter, Optional<FloorDay> floor, FormState state) {
+        return new ModelAndView("floor/live :: side")
+                .addObject("lifter", lifter)
+                .addObject("state", state)
+                .addObject(
+                        "floor",
+                        floor.map(day -> writer.write(day, Focus.NEXT, FormState.NONE))
+                                .orElse(null));
     }
 }

@@ -78,7 +78,7 @@ class PhoneWriter {
                 keys(session.endedBy(task, false)),
                 keys(session.endedBy(task, true)),
                 (int) rest(Optional.of(task)),
-                SetForm.onThePhone(task, variation),
+                SetReader.onThePhone(task, variation),
                 task.loading()
                         .flatMap(loading ->
                                 day.plan().resolver().kit(task.lift()).map(loads -> plates(loading, loads)))

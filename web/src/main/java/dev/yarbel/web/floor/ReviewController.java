@@ -1,113 +1,91 @@
 package dev.yarbel.web.floor;
 
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
-import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
-import jakarta.servlet.http.HttpServletResponse;
-import java.util.Map;
+import dev.yarbel.web.page.Sent;
+import jakarta.validation.constraints.Size;
 import java.util.Optional;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** Going through a session set by set: the coach's rating beside the lifter's, how it looked, where it is weak, a note. */
 @Controller
 @RequestMapping("/lifters/{id}/floor/review")
 class ReviewController {
 
-    private final FloorDays days;
     private final Sessions sessions;
     private final DayWriter writer;
-    private final Forms forms;
 
-    ReviewController(FloorDays days, Sessions sessions, DayWriter writer, Forms forms) {
-        this.days = days;
+    ReviewController(Sessions sessions, DayWriter writer) {
         this.sessions = sessions;
         this.writer = writer;
-        this.forms = forms;
     }
 
     @GetMapping
-    String show(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            Model model) {
-        return page(days.get(person, id, day, week), FormState.NONE, model);
+    ModelAndView show(FloorDay floor) {
+        return page(floor, FormState.NONE);
+    }
+
+    /** What the coach says of a set. */
+    record Seen(
+            Rpe rating,
+            CoachSeen.Form form,
+            CoachSeen.WeakLink link,
+            @Size(max = SetDetails.LONGEST_NOTE) String note) {
+
+        CoachSeen seen() {
+            return new CoachSeen(
+                    Optional.ofNullable(rating),
+                    Optional.ofNullable(form),
+                    Optional.ofNullable(link),
+                    Optional.ofNullable(note));
+        }
     }
 
     @PostMapping("/sets")
-    String see(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam String task,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
-        return forms.send(
+    ModelAndView see(FloorDay floor, @RequestParam TaskKey task, Sent<Seen> sent) {
+        return sent.answer(
                 "seen-" + task,
-                typed,
-                values -> sessions.see(floor.plan().lifter(), floor.key(), FloorDays.key(task), seen(values)),
-                back(id, day, week) + "#set-" + task,
-                state -> page(floor, state, model),
-                response);
+                said -> {
+                    sessions.see(floor.plan().lifter(), floor.key(), task, said.seen());
+                    return back(floor, "#set-" + task);
+                },
+                state -> page(floor, state));
     }
 
-    private static CoachSeen seen(Typed typed) {
-        return new CoachSeen(
-                typed.readIfAny("rating", SetForm::rating),
-                typed.readIfAny("form", text -> Reading.choice(CoachSeen.Form.class, text)),
-                typed.readIfAny("link", text -> Reading.choice(CoachSeen.WeakLink.class, text)),
-                typed.readIfAny("note", text -> Reading.words(text, SetDetails.LONGEST_NOTE)));
-    }
+    /** What the coach says of the whole session. */
+    record Note(@Size(max = SetDetails.LONGEST_NOTE) String note) {}
 
     @PostMapping("/note")
-    String note(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam int day,
-            @RequestParam int week,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        FloorDay floor = days.get(person, id, day, week);
-        return forms.send(
+    ModelAndView note(FloorDay floor, Sent<Note> sent) {
+        return sent.answer(
                 "session",
-                typed,
-                values -> {
-                    Optional<String> words =
-                            values.readIfAny("note", text -> Reading.words(text, SetDetails.LONGEST_NOTE));
-                    sessions.noteOn(floor.plan().lifter(), floor.key(), words);
+                said -> {
+                    sessions.noteOn(floor.plan().lifter(), floor.key(), Optional.ofNullable(said.note()));
+                    return back(floor, "");
                 },
-                back(id, day, week),
-                state -> page(floor, state, model),
-                response);
+                state -> page(floor, state));
     }
 
-    private String page(FloorDay floor, FormState state, Model model) {
-        model.addAttribute("lifter", floor.plan().lifter());
-        model.addAttribute("state", state);
-        model.addAttribute("review", writer.review(floor));
-        model.addAttribute("forms", CoachSeen.Form.values());
-        model.addAttribute("links", CoachSeen.WeakLink.values());
-        return "floor/review";
+    private ModelAndView page(FloorDay floor, FormState state) {
+        return new ModelAndView("floor/review")
+                .addObject("lifter", floor.plan().lifter())
+                .addObject("state", state)
+                .addObject("review", writer.review(floor))
+                .addObject("forms", CoachSeen.Form.values())
+                .addObject("links", CoachSeen.WeakLink.values());
     }
 
-    private static String back(long id, int day, int week) {
-        return "redirect:/lifters/" + id + "/floor/review?day=" + day + "&week=" + week;
+    private static ModelAndView back(FloorDay floor, String set) {
+        return new ModelAndView("redirect:/lifters/" + floor.plan().lifter().id() + "/floor/review?day=" + floor.day()
+                + "&week=" + floor.week() + set);
     }
 }

@@ -1,12 +1,10 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
-import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
@@ -25,28 +23,17 @@ import dev.yarbel.core.session.FarOff;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.Duration;
-import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 
 /** Reads a set as it was sent from the floor. What cannot be read is an {@link UnreadableException} with its field. */
-record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers, MassUnit unit) {
+record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbers, MassUnit unit) {
 
     private static final Mass MOST = Mass.ofKg(1000);
     private static final Length FARTHEST = Length.ofCm(200_000);
-
-    /** A token that was sent, made afresh where none that can be read was. */
-    static UUID token(Typed typed) {
-        try {
-            return UUID.fromString(typed.text("token"));
-        } catch (IllegalArgumentException notAToken) {
-            return UUID.randomUUID();
-        }
-    }
 
     /** What can be right in the form of a set. */
     static DayDocument.Bounds bounds(Task task, Variation variation) {
@@ -90,27 +77,40 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
 
     /** The set that was sent; what a coach said of it before stays. */
     DoneSet read(Optional<CoachSeen> seen) {
-        Mass load = typed.read("load", this::load);
-        Effort effort = typed.read("effort", this::effort);
-        int done = typed.read("reps", text -> reps(text, effort));
+        Mass load = Reading.field("load", sent.load(), this::load);
+        Effort effort = Reading.field("effort", sent.effort(), this::effort);
+        int done = Reading.field("reps", sent.reps(), text -> reps(text, effort));
         ask(load, done, effort);
         SetDetails details = new SetDetails(
-                typed.readIfAny("helped", text -> Reading.number(text, 0, done)).orElse(0),
-                typed.readIfAny("why", text -> Reading.choice(SetDetails.MissedBy.class, text))
-                        .filter(why -> effort.isMissed()),
-                typed.readIfAny("speed", SetForm::speed),
-                typed.readIfAny("wears", text -> worn()),
-                typed.readIfAny("video", text -> Reading.choice(SetDetails.Video.class, text)),
-                typed.readIfAny("partner", SetForm::rating),
+                helped(done),
+                Optional.ofNullable(sent.why()).filter(why -> effort.isMissed()),
+                Optional.ofNullable(sent.speed()),
+                Boolean.TRUE.equals(sent.wears()) ? Optional.of(worn()) : Optional.empty(),
+                Optional.ofNullable(sent.video()),
+                Optional.ofNullable(sent.partner()),
                 seen.orElse(CoachSeen.NOTHING),
-                typed.readIfAny("note", text -> Reading.words(text, SetDetails.LONGEST_NOTE)),
-                typed.readIfAny("time", SetForm::time),
-                typed.readIfAny(
+                Optional.ofNullable(sent.note()),
+                Reading.fieldIfAny("time", sent.time(), SetReader::time),
+                Reading.fieldIfAny(
                         "distance",
+                        sent.distance(),
                         text -> Reading.length(
                                 text, unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, Length.ofCm(10), FARTHEST)),
                 isModified(task.asked().part()));
         return new DoneSet(task.key(), new LiftedSet(task.lift(), load, done, effort, details));
+    }
+
+    private int helped(int done) {
+        int helped = sent.helped() == null ? 0 : sent.helped();
+        if (helped > done) {
+            throw new UnreadableException("read.number", "0", String.valueOf(done)).in("helped");
+        }
+        return helped;
+    }
+
+    /** The kit ticked; none where all ticks were taken out. */
+    private Set<Worn> worn() {
+        return Worn.inOrder(sent.worn() == null ? List.of() : sent.worn());
     }
 
     /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
@@ -130,7 +130,7 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
 
     /** What is far from likely is asked about before it is kept. */
     private void ask(Mass load, int done, Effort effort) {
-        if (typed.isMeant("load", "reps", "effort") || typed.isConfirmed("load")) {
+        if (sent.isMeant()) {
             return;
         }
         Part part = task.asked().part();
@@ -204,22 +204,6 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
         throw new UnreadableException("set.error.effort");
     }
 
-    private static BarSpeed speed(String text) {
-        try {
-            return BarSpeed.parse(text);
-        } catch (IllegalArgumentException | ArithmeticException noSpeed) {
-            throw new UnreadableException("set.error.speed");
-        }
-    }
-
-    static Rpe rating(String text) {
-        try {
-            return Rpe.parse(text);
-        } catch (IllegalArgumentException noRating) {
-            throw new UnreadableException("read.choice");
-        }
-    }
-
     /** Seconds, or minutes and seconds with a colon. */
     private static Duration time(String text) {
         if (text.matches("\\d{1,4}|\\d{1,3}:[0-5]\\d")) {
@@ -232,16 +216,5 @@ record SetForm(Typed typed, Task task, Catalogue catalogue, LiftNumbers numbers,
             }
         }
         throw new UnreadableException("set.error.time");
-    }
-
-    /** The kit ticked; none where all ticks were taken out. */
-    private Set<Worn> worn() {
-        EnumSet<Worn> worn = EnumSet.noneOf(Worn.class);
-        for (String piece : typed.text("worn").split(",")) {
-            if (!piece.isBlank()) {
-                worn.add(Reading.choice(Worn.class, piece));
-            }
-        }
-        return worn;
     }
 }

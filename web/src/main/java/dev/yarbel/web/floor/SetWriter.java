@@ -297,7 +297,7 @@ class SetWriter {
                     state.concerns(name)
                             ? state.values().get("effort")
                             : logged.map(d -> d.set().effort().code()).orElse(null),
-                    SetForm.bounds(task, variation),
+                    SetReader.bounds(task, variation),
                     more(task, name, logged));
         }
 

@@ -13,31 +13,30 @@ import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.Roster;
-import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.validator.constraints.Range;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** What was not planned is logged all the same: without a block, on a free day, or something else today. */
 @Controller
@@ -47,143 +46,144 @@ class UnplannedController {
     private static final int LONGEST_NOTE = 500;
     private static final int MOST_REPS = 100;
 
-    private final Roster roster;
     private final Book book;
     private final Sessions sessions;
     private final LiftNames lifts;
-    private final Forms forms;
     private final Clock clock;
 
-    UnplannedController(Roster roster, Book book, Sessions sessions, LiftNames lifts, Forms forms, Clock clock) {
-        this.roster = roster;
+    UnplannedController(Book book, Sessions sessions, LiftNames lifts, Clock clock) {
         this.book = book;
         this.sessions = sessions;
         this.lifts = lifts;
-        this.forms = forms;
         this.clock = clock;
     }
 
-    @GetMapping
-    String show(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Map<String, String> asked,
-            Model model) {
-        return page(person, roster.lifter(person, id), LoggedBefore.of(asked), FormState.NONE, model);
-    }
+    /** A set that was logged and is looked at once more: its session too, for another of the day has the same keys. */
+    record LoggedBefore(Long session, TaskKey task) {
 
-    /** A set that was logged and is looked at once more: its session, for another of the day has the same keys. */
-    private record LoggedBefore(long session, TaskKey task) {
-
-        static Optional<LoggedBefore> of(Map<String, String> sent) {
-            if (sent.getOrDefault("task", "").isBlank()) {
-                return Optional.empty();
-            }
-            try {
-                return Optional.of(new LoggedBefore(
-                        Long.parseLong(sent.getOrDefault("session", "")), FloorDays.key(sent.get("task"))));
-            } catch (NumberFormatException notASession) {
-                throw new NotFoundException();
-            }
+        boolean isNone() {
+            return task == null;
         }
     }
 
-    private String page(
-            Person person, LifterCard lifter, Optional<LoggedBefore> correcting, FormState state, Model model) {
+    @GetMapping
+    ModelAndView show(@AuthenticationPrincipal Person person, LifterCard lifter, LoggedBefore correcting) {
+        if (!correcting.isNone() && correcting.session() == null) {
+            throw new NotFoundException();
+        }
+        return page(person, lifter, correcting, FormState.NONE);
+    }
+
+    private ModelAndView page(Person person, LifterCard lifter, LoggedBefore correcting, FormState state) {
         LocalDate today = today(person);
         Standing standing = book.standing(lifter);
         List<SessionLog> unplanned = standing.log().stream()
                 .filter(session -> session.planned().isEmpty() && session.date().equals(today))
                 .toList();
-        model.addAttribute("lifter", lifter);
-        model.addAttribute("state", state);
-        model.addAttribute("today", today);
-        model.addAttribute("aches", lifter.aches());
-        model.addAttribute("names", lifts.all(lifter.clubId()));
-        model.addAttribute("token", UUID.randomUUID());
         Optional<SessionLog> open =
                 unplanned.stream().filter(session -> !session.finished()).findFirst();
         List<DoneSet> done = open.map(SessionLog::sets).orElse(List.of());
-        Optional<DoneSet> looked = correcting
-                .filter(set ->
-                        open.filter(session -> session.id() == set.session()).isPresent())
-                .flatMap(before -> done.stream()
-                        .filter(set -> set.task().equals(before.task()))
+        Optional<DoneSet> looked = open.filter(session -> Objects.equals(correcting.session(), session.id()))
+                .flatMap(session -> done.stream()
+                        .filter(set -> set.task().equals(correcting.task()))
                         .findFirst());
-        model.addAttribute("open", open.orElse(null));
-        model.addAttribute("correcting", looked.orElse(null));
-        // the next set starts from the one before it
-        model.addAttribute(
-                "like",
-                looked.or(() -> done.stream().reduce((one, next) -> next))
-                        .map(DoneSet::set)
-                        .orElse(null));
-        model.addAttribute(
-                "finished", unplanned.stream().filter(SessionLog::finished).toList());
-        return "floor/free";
+        return new ModelAndView("floor/free")
+                .addObject("lifter", lifter)
+                .addObject("state", state)
+                .addObject("today", today)
+                .addObject("aches", lifter.aches())
+                .addObject("names", lifts.all(lifter.clubId()))
+                .addObject("token", UUID.randomUUID())
+                .addObject("open", open.orElse(null))
+                .addObject("correcting", looked.orElse(null))
+                // the next set starts from the one before it
+                .addObject(
+                        "like",
+                        looked.or(() -> done.stream().reduce((one, next) -> next))
+                                .map(DoneSet::set)
+                                .orElse(null))
+                .addObject(
+                        "finished",
+                        unplanned.stream().filter(SessionLog::finished).toList());
     }
 
     private LocalDate today(Person person) {
         return LocalDate.ofInstant(clock.instant(), person.zone());
     }
 
+    /**
+     * A set that nobody planned.
+     *
+     * @param session and task of the one that it corrects; null for another one
+     */
+    record FreeSet(
+            String token,
+            Long session,
+            TaskKey task,
+            String lift,
+            String load,
+            String reps,
+            String effort,
+            @Size(max = LONGEST_NOTE) String note,
+            String meant) {
+
+        LoggedBefore correcting() {
+            return new LoggedBefore(session, task);
+        }
+    }
+
     @PostMapping("/sets")
-    String log(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(person, id);
-        return forms.send(
+    ModelAndView log(
+            @AuthenticationPrincipal Person person, LifterCard lifter, LoggedBefore correcting, Sent<FreeSet> sent) {
+        return sent.answer(
                 "free",
-                typed,
-                values -> keep(person, lifter, values),
-                back(id),
-                state -> page(person, lifter, LoggedBefore.of(typed), state, model),
-                response);
+                set -> {
+                    keep(person, lifter, set);
+                    return back(lifter);
+                },
+                state -> page(person, lifter, correcting, state));
     }
 
-    private void keep(Person person, LifterCard lifter, Typed values) {
-        LiftedSet set = read(lifter, values);
-        LoggedBefore.of(values.values())
-                .ifPresentOrElse(
-                        before -> sessions.correctUnplanned(
-                                person, lifter, before.session(), new DoneSet(before.task(), set)),
-                        () -> sessions.logUnplanned(lifter, today(person), SetForm.token(values), set));
+    private void keep(Person person, LifterCard lifter, FreeSet sent) {
+        LiftedSet set = read(lifter, sent);
+        if (sent.correcting().isNone()) {
+            sessions.logUnplanned(lifter, today(person), FormExtras.token(sent.token()), set);
+        } else if (sent.session() == null) {
+            throw new NotFoundException();
+        } else {
+            sessions.correctUnplanned(person, lifter, sent.session(), new DoneSet(sent.task(), set));
+        }
     }
 
-    private static String back(long id) {
-        return "redirect:/lifters/" + id + "/floor/free";
+    private static ModelAndView back(LifterCard lifter) {
+        return new ModelAndView("redirect:/lifters/" + lifter.id() + "/floor/free");
     }
 
     /** Opens a finished one again on its day, the only one this page shows. */
     @PostMapping("/{session}/reopen")
-    String reopen(@AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable long session) {
-        sessions.reopenUnplanned(person, roster.lifter(person, id), today(person), session);
-        return back(id);
+    ModelAndView reopen(@AuthenticationPrincipal Person person, LifterCard lifter, @PathVariable long session) {
+        sessions.reopenUnplanned(person, lifter, today(person), session);
+        return back(lifter);
     }
 
-    private LiftedSet read(LifterCard lifter, Typed typed) {
-        Lift lift = typed.read("lift", text -> lifts.read(lifter.clubId(), text));
-        Mass load = typed.read("load", text -> Reading.massOrNothing(text, lifter.unit()));
-        Effort effort = typed.read("effort", UnplannedController::effort);
-        int reps = typed.read("reps", text -> Reading.number(text, 0, MOST_REPS));
+    private LiftedSet read(LifterCard lifter, FreeSet sent) {
+        Lift lift = Reading.field("lift", sent.lift(), text -> lifts.read(lifter.clubId(), text));
+        Mass load = Reading.field("load", sent.load(), text -> Reading.massOrNothing(text, lifter.unit()));
+        Effort effort = Reading.field("effort", sent.effort(), UnplannedController::effort);
+        int reps = Reading.field("reps", sent.reps(), text -> Reading.number(text, 0, MOST_REPS));
         if (reps == 0 && !effort.isMissed()) {
             throw new UnreadableException("set.error.no-reps").in("reps");
         }
-        ask(lifter, typed, new LiftedSet(lift, load, reps, effort));
-        SetDetails details = typed.readIfAny("note", text -> Reading.words(text, LONGEST_NOTE))
-                .map(SetDetails.NONE::noted)
-                .orElse(SetDetails.NONE);
+        if (!FormExtras.isMeant(sent.meant(), sent.load(), sent.reps(), sent.effort())) {
+            ask(lifter, new LiftedSet(lift, load, reps, effort));
+        }
+        SetDetails details =
+                Optional.ofNullable(sent.note()).map(SetDetails.NONE::noted).orElse(SetDetails.NONE);
         return new LiftedSet(lift, load, reps, effort, details);
     }
 
     /** What is far from likely for this lifter is asked about before it is kept. */
-    private void ask(LifterCard lifter, Typed typed, LiftedSet set) {
-        if (typed.isMeant("load", "reps", "effort")) {
-            return;
-        }
+    private void ask(LifterCard lifter, LiftedSet set) {
         LiftNumbers numbers = book.standing(lifter).numbers().of(set.lift());
         FarOff.load(set.load(), Optional.empty(), numbers.estimate()).ifPresent(max -> {
             throw new UnreadableException("ask.free-load", max.format(lifter.unit(), 0)).in("load");
@@ -201,27 +201,27 @@ class UnplannedController {
         }
     }
 
+    /** What is said at the end of it. */
+    record Ending(
+            @Size(max = LONGEST_NOTE) String pain,
+            @Range(min = 0, max = 10) Integer rating,
+            @Range(min = 1, max = 600) Integer minutes) {}
+
     @PostMapping("/finish")
-    String finish(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(person, id);
-        return forms.send(
+    ModelAndView finish(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<Ending> sent) {
+        return sent.answer(
                 "free-finish",
-                typed,
-                values -> sessions.finishUnplanned(
-                        lifter,
-                        today(person),
-                        new Sessions.Finish(
-                                values.readIfAny("pain", text -> Reading.words(text, LONGEST_NOTE)),
-                                values.readIfAny("rating", text -> Reading.number(text, 0, 10)),
-                                values.readIfAny("minutes", text -> Reading.number(text, 1, 600)),
-                                Optional.empty())),
-                back(id),
-                state -> page(person, lifter, Optional.empty(), state, model),
-                response);
+                ending -> {
+                    sessions.finishUnplanned(
+                            lifter,
+                            today(person),
+                            new Sessions.Finish(
+                                    Optional.ofNullable(ending.pain()),
+                                    Optional.ofNullable(ending.rating()),
+                                    Optional.ofNullable(ending.minutes()),
+                                    Optional.empty()));
+                    return back(lifter);
+                },
+                state -> page(person, lifter, new LoggedBefore(null, null), state));
     }
 }

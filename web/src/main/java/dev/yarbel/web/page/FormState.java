@@ -8,18 +8,23 @@ import java.util.stream.Collectors;
  *
  * @param form which of the page's forms
  * @param values what was typed, by field
- * @param field where the trouble is
- * @param message what to do about it
+ * @param errors what to do about it, by field
  * @param question whether it is only asked about, and kept when it is sent once more
  */
-public record FormState(String form, Map<String, String> values, String field, String message, boolean question) {
+public record FormState(String form, Map<String, String> values, Map<String, String> errors, boolean question) {
 
     /** No trouble anywhere. */
-    public static final FormState NONE = new FormState("", Map.of(), "", "", false);
+    public static final FormState NONE = new FormState("", Map.of(), Map.of(), false);
 
     public FormState {
         values = values.entrySet().stream()
                 .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, typed -> Reading.visible(typed.getValue())));
+        errors = Map.copyOf(errors);
+    }
+
+    /** A form with what was typed so far, in no trouble. */
+    public static FormState typedSoFar(String form, Map<String, String> typed) {
+        return new FormState(form, typed, Map.of(), false);
     }
 
     /** The trouble with a form, in the reader's words. */
@@ -27,8 +32,7 @@ public record FormState(String form, Map<String, String> values, String field, S
         return new FormState(
                 form,
                 typed,
-                trouble.field(),
-                words.say(trouble.code(), trouble.parts()),
+                Map.of(trouble.field(), words.say(trouble.code(), trouble.parts())),
                 trouble.code().startsWith("ask."));
     }
 
@@ -40,7 +44,7 @@ public record FormState(String form, Map<String, String> values, String field, S
 
     /** The sentence beside a field, else null. */
     public String error(String ofForm, String ofField) {
-        return form.equals(ofForm) && field.equals(ofField) ? message : null;
+        return form.equals(ofForm) ? errors.get(ofField) : null;
     }
 
     /** Whether the form is in trouble, so that it stays open. */

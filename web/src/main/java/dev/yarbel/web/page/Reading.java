@@ -8,7 +8,9 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -25,6 +27,20 @@ public final class Reading {
     private static final int OLDEST_YEARS = 80;
 
     private Reading() {}
+
+    /** Reads a field that must not be left blank; what cannot be read says which field it is. */
+    public static <T> T field(String name, String text, Function<String, T> reader) {
+        try {
+            return reader.apply(Objects.requireNonNullElse(text, ""));
+        } catch (UnreadableException unreadable) {
+            throw unreadable.in(name);
+        }
+    }
+
+    /** Reads a field that may be left blank. */
+    public static <T> Optional<T> fieldIfAny(String name, String text, Function<String, T> reader) {
+        return text == null || text.isBlank() ? Optional.empty() : Optional.of(field(name, text, reader));
+    }
 
     /** A load above nothing; without a unit in the unit given. */
     public static Mass mass(String text, MassUnit unitless) {

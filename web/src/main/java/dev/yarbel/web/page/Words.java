@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 
@@ -160,6 +161,11 @@ public class Words {
     /** Any other words, by their code. */
     public String say(String code, Object... parts) {
         return messages.getMessage(code, parts, LocaleContextHolder.getLocale());
+    }
+
+    /** What is wrong with a field, as Spring found it. */
+    String say(MessageSourceResolvable trouble) {
+        return messages.getMessage(trouble, LocaleContextHolder.getLocale());
     }
 
     /** The same with parts that were kept as text: figures among them count as figures. */

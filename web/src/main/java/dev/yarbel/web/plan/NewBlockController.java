@@ -138,7 +138,7 @@ class NewBlockController {
                         return "redirect:/lifters/" + id + "/plan?block="
                                 + blocks.begin(person, lifter, asked.block(), asked.origin());
                     }
-                    FormState typedSoFar = new FormState("new-block", typed.values(), "", "", false);
+                    FormState typedSoFar = FormState.typedSoFar("new-block", typed.values());
                     return page(model, person, lifter, standing, typedSoFar, Optional.of(drawn(asked)));
                 },
                 state -> page(model, person, lifter, standing, state, Optional.empty()),

@@ -1,6 +1,5 @@
 package dev.yarbel.web.roster;
 
-import dev.yarbel.web.page.PathArguments;
 import java.util.List;
 import org.springframework.core.MethodParameter;
 import org.springframework.stereotype.Component;
@@ -14,10 +13,10 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Component
 class LifterArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
-    private final Roster roster;
+    private final LifterInPath lifters;
 
-    LifterArgument(Roster roster) {
-        this.roster = roster;
+    LifterArgument(LifterInPath lifters) {
+        this.lifters = lifters;
     }
 
     @Override
@@ -36,6 +35,6 @@ class LifterArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver 
             ModelAndViewContainer container,
             NativeWebRequest request,
             WebDataBinderFactory binder) {
-        return roster.lifter(PathArguments.person(request), PathArguments.number(request, "id"));
+        return lifters.of(request);
     }
 }

@@ -35,7 +35,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class Profiles {
 
     private static final int LONGEST_TEXT = 2000;
-    private static final int LONGEST_WORDS = 200;
+    /** The longest words on an ache. */
+    public static final int LONGEST_WORDS = 200;
 
     private final Roster roster;
     private final AcheRepository aches;
@@ -201,13 +202,8 @@ public class Profiles {
     }
 
     /** Keeps an ache that came up today, on the floor: its place and how much it weighs. */
-    public void acheToday(Person person, long id, Typed typed) {
-        LifterCard lifter = roster.lifter(person, id);
-        Tissue place = typed.read("place", text -> Reading.choice(Tissue.class, text));
-        int weight = typed.read("weight", text -> Reading.number(text, 1, 10));
-        String said = typed.readIfAny("words", text -> Reading.words(text, LONGEST_WORDS))
-                .orElse("");
-        keepAche(person, lifter, new Ache(place, said, today(person), Optional.of(weight), Set.of()));
+    public void acheToday(Person person, LifterCard lifter, Tissue place, int weight, Optional<String> words) {
+        keepAche(person, lifter, new Ache(place, words.orElse(""), today(person), Optional.of(weight), Set.of()));
     }
 
     private void keepAche(Person person, LifterCard lifter, Ache ache) {

@@ -347,7 +347,7 @@ class CallsTest {
         long id = openSlip();
         answer(id, "take", shown(id), "reason", "x".repeat(501))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Up to 500 characters.")));
+                .andExpect(content().string(containsString("1 to 500 characters.")));
         assertThat(queue()).hasSize(1);
     }
 

@@ -261,7 +261,7 @@ class FloorTest {
     @Test
     void aSetOfNoTaskIsNotThere() throws Exception {
         log("Z.1", "185", "1", "8").andExpect(status().isNotFound());
-        log("nonsense", "185", "1", "8").andExpect(status().isNotFound());
+        log("nonsense", "185", "1", "8").andExpect(status().isBadRequest());
     }
 
     @Test

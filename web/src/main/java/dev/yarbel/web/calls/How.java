@@ -1,0 +1,19 @@
+package dev.yarbel.web.calls;
+
+/** How a slip can be answered. */
+enum How {
+    TAKE("taken"),
+    CHANGE("changed"),
+    LEAVE("left");
+
+    private final String done;
+
+    How(String done) {
+        this.done = done;
+    }
+
+    /** The word for it once it is done. */
+    String done() {
+        return done;
+    }
+}

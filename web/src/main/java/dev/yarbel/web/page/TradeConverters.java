@@ -1,0 +1,48 @@
+package dev.yarbel.web.page;
+
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.session.TaskKey;
+import java.util.Locale;
+import org.springframework.core.convert.converter.Converter;
+import org.springframework.core.convert.converter.ConverterFactory;
+import org.springframework.format.FormatterRegistry;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * How values of the trade are read from requests, for Spring to bind. What cannot be read has its words under
+ * {@code typeMismatch} and the type's name. Loads are not among them: what they mean hangs on the lifter's unit.
+ */
+@Component
+class TradeConverters implements WebMvcConfigurer {
+
+    @Override
+    public void addFormatters(FormatterRegistry registry) {
+        add(registry, TaskKey.class, TaskKey::parse);
+        add(registry, Lift.class, Lift::new);
+        add(registry, Rpe.class, Rpe::parse);
+        add(registry, BarSpeed.class, BarSpeed::parse);
+        registry.addConverterFactory(new Choice());
+    }
+
+    private static <T> void add(FormatterRegistry registry, Class<T> type, Converter<String, T> reader) {
+        registry.addConverter(String.class, type, text -> text.isBlank() ? null : reader.convert(text.strip()));
+    }
+
+    /** One of a list, in whatever case it is sent; nothing where nothing was chosen. */
+    @SuppressWarnings("rawtypes")
+    private static final class Choice implements ConverterFactory<String, Enum> {
+
+        @Override
+        public <T extends Enum> Converter<String, T> getConverter(Class<T> type) {
+            return text -> text.isBlank() ? null : choice(type, text.strip().toUpperCase(Locale.ROOT));
+        }
+
+        @SuppressWarnings("unchecked")
+        private static <T extends Enum> T choice(Class<T> type, String name) {
+            return (T) Enum.valueOf(type, name);
+        }
+    }
+}
