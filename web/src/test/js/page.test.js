@@ -35,3 +35,30 @@ test("on a page gone back to every form is another one", () => {
   page.window.dispatchEvent(gone);
   assert.notEqual(once("#two"), "n2");
 });
+
+test("what was chosen while an earlier answer was on its way is sent when that comes, though it has the focus", () => {
+  const main = document.getElementById("main");
+  const questions = `<form action="/health" hx-trigger="change, submit"><input type="radio" name="one" value="no">
+    <input type="radio" name="two" value="no"><input name="why" value=""></form>`;
+  for (const [field, typed, sent] of [["two", false, ["two"]], ["why", true, []]]) {
+    main.innerHTML = questions;
+    const form = main.querySelector("form");
+    const chosen = form.elements[field];
+    form.elements.one.checked = true;
+    const before = new page.window.FormData(form);
+    chosen.focus();
+    if (typed) {
+      chosen.value = "because";
+    } else {
+      chosen.checked = true;
+    }
+    tell("htmx:beforeSwap", { target: main, shouldSwap: true, requestConfig: { elt: form, formData: before } });
+    main.innerHTML = questions;
+    const heard = [];
+    main.addEventListener("change", (event) => heard.push(event.target.name));
+    tell("htmx:afterSwap", { target: main });
+    tell("htmx:afterSettle", { target: main });
+    assert.deepEqual(heard.filter((name) => name === field), sent);
+    assert.equal(main.querySelector("[name=" + field + "]")[typed ? "value" : "checked"], typed ? "because" : true);
+  }
+});

@@ -278,8 +278,15 @@ function arrived(focus) {
     head.focus({ preventScroll: true });
   }
 }
+// What somebody asked for is newer than what others changed before it.
+document.addEventListener("htmx:beforeRequest", (event) => {
+  if (event.target.closest && event.target.closest("#floor")) {
+    swapped = Date.now();
+  }
+});
 document.addEventListener("htmx:afterSettle", (event) => {
   if (event.target.id === "floor" || event.detail.target && event.detail.target.id === "floor") {
+    swapped = Date.now();
     arrived(false);
     fetchCards();
   }

@@ -225,8 +225,12 @@
       focused.focus({ preventScroll: true });
     }
     unkept = null;
-    toSend.filter(function (field) { return field === focused; }).forEach(sendWhenLeft);
-    waiting = toSend.filter(function (field) { return field !== focused; });
+    // what is still being typed is sent when it is left; what is chosen, at once
+    function isBeingTyped(field) {
+      return field === focused && !field.matches("select, [type=radio], [type=checkbox]");
+    }
+    toSend.filter(isBeingTyped).forEach(sendWhenLeft);
+    waiting = toSend.filter(function (field) { return !isBeingTyped(field); });
   });
   // Sent when the new page listens.
   var waiting = [];
