@@ -24,7 +24,7 @@ public final class Table {
                 BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
             return reader.lines()
                     .filter(line -> !line.isBlank() && !line.startsWith("#"))
-                    .map(line -> line.split(","))
+                    .map(line -> line.split(",", -1))
                     .toList();
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);

@@ -40,7 +40,7 @@ final class SchoolReview {
         plan.block().days().stream().flatMap(day -> day.slots().stream()).forEach(slot -> {
             slot.school().flatMap(School::of).ifPresent(school -> {
                 schools.add(school);
-                if (school == School.GOAL_CYCLE && hangsOnGoal(slot)) {
+                if (school.drivesToAGoal() && hangsOnGoal(slot)) {
                     cycles.add(plan.catalogue().root(slot.lift()));
                 }
             });

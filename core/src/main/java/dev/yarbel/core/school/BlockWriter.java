@@ -79,18 +79,9 @@ public final class BlockWriter {
         if (request.weeks() > school.mostWeeks()) {
             throw new SchoolRefused(SchoolRefused.Why.TOO_LONG, lift, school);
         }
-        if (school == School.SPECIALISATION
-                && request.lifts().values().stream()
-                                .filter(other -> other.school() == school)
-                                .count()
-                        > 1) {
-            throw new SchoolRefused(SchoolRefused.Why.ONE_LIFT, lift, school);
-        }
-        if (school == School.EVENTS
-                && EventsSchool.needsLoad(lift, request)
-                && request.numbers().apply(lift).references().event().isEmpty()) {
-            throw new SchoolRefused(SchoolRefused.Why.EVENT_LOAD, lift, school);
-        }
+        school.method().refuses(school, lift, request).ifPresent(why -> {
+            throw new SchoolRefused(why, lift, school);
+        });
     }
 
     // ---- days
@@ -102,15 +93,15 @@ public final class BlockWriter {
                 .filter(other -> other.getValue().school() == school && half(other.getKey()) == half(lift))
                 .map(Map.Entry::getKey)
                 .toList();
-        boolean alternating = school == School.STEADY_ADD && half(lift) == Half.UPPER && alike.size() > 1;
+        boolean alternating = school.method().pressesTakeTurns() && half(lift) == Half.UPPER && alike.size() > 1;
         int sessions = sessions(lift, wanted, alternating);
-        boolean together = alternating || school == School.MAX_EFFORT_SPEED;
+        boolean together = alternating || school.method().sharesDays();
         List<Integer> days =
                 together && alike.indexOf(lift) > 0 ? daysOf(alike.get(0), sessions) : cheapest(lift, sessions);
         Map<Line, List<List<Optional<Dose>>>> drawn = new LinkedHashMap<>();
         for (int stretch = 0; stretch < stretches.lengths().size(); stretch++) {
             StrandRequest asked = asked(lift, wanted, stretch, sessions, alike, days.get(0));
-            for (Strand strand : school.draw(asked)) {
+            for (Strand strand : school.method().draw(asked)) {
                 Line line = new Line(strand.session(), strand.rank(), strand.lift(), strand.purpose());
                 List<List<Optional<Dose>>> ofStretches = drawn.computeIfAbsent(line, l -> new ArrayList<>());
                 while (ofStretches.size() < stretch) {
@@ -169,14 +160,12 @@ public final class BlockWriter {
                 strand.doses(), request.numbers().apply(strand.lift()), request.unit(), request.rounding());
     }
 
-    /** A pull takes longest to recover from, so where nobody says otherwise it is trained less often. */
+    /** How often a lift is trained in the week, where nobody says otherwise. */
     private int sessions(Lift lift, LiftRequest wanted, boolean alternating) {
         School school = wanted.school();
         int usual = alternating ? request.days().size() : school.sessions();
-        boolean lessOften = request.catalogue().root(lift).equals(Lift.DEADLIFT)
-                && school != School.SPECIALISATION
-                && school != School.MAX_EFFORT_SPEED;
-        int own = lessOften ? Math.max(1, school.isDailyPractice() ? usual - 2 : usual - 1) : usual;
+        boolean pull = request.catalogue().root(lift).equals(Lift.DEADLIFT);
+        int own = pull ? Math.max(1, usual - school.method().fewerPulls()) : usual;
         return Math.max(1, Math.min(request.days().size(), wanted.sessions().orElse(own)));
     }
 
@@ -357,18 +346,21 @@ public final class BlockWriter {
     }
 
     private List<BlockWeek> shape() {
-        boolean phases = request.lifts().values().stream().anyMatch(lift -> lift.school() == School.PHASES);
         return stretches.weeks().stream()
-                .map(week -> {
-                    Phase phase = phases && !week.afterContest()
-                            ? PhasesSchool.phase(
-                                    week.training(),
-                                    stretches.lengths().get(week.stretch()),
-                                    taper.isPresent() && week.stretch() == 0)
-                            : Phase.GENERAL;
-                    return new BlockWeek(phase, week.deload());
-                })
+                .map(week -> new BlockWeek(
+                        week.afterContest() ? Phase.GENERAL : phase(week.training(), week.stretch()), week.deload()))
                 .toList();
+    }
+
+    /** What a training week is for, by the first school that divides a block into phases. */
+    private Phase phase(int week, int stretch) {
+        return request.lifts().values().stream()
+                .map(lift -> lift.school()
+                        .method()
+                        .phase(week, stretches.lengths().get(stretch), taper.isPresent() && stretch == 0))
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElse(Phase.GENERAL);
     }
 
     /** What assists the same lift is done in turn, and shares a letter: C1, C2. */

@@ -6,22 +6,31 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
  * Strongman events toward their announced loads: light and technical first, then for time or repetitions, the whole load in the
  * last full run, ten to fourteen days before the contest; after it light touches only.
  */
-final class EventsSchool implements School.Generator {
+final class EventsSchool implements School.Method {
 
     private static final Set<Implement> CARRIED =
             Set.of(Implement.YOKE, Implement.HANDLES, Implement.FRAME, Implement.SANDBAG, Implement.KEG);
 
     /** Whether the event is trained toward an announced load; what is done for a max needs none. */
-    static boolean needsLoad(Lift lift, BlockRequest request) {
+    private static boolean needsLoad(Lift lift, BlockRequest request) {
         Lift root = request.catalogue().root(lift);
         return !Set.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.OVERHEAD_PRESS, Lift.DEADLIFT)
                 .contains(root);
+    }
+
+    @Override
+    public Optional<SchoolRefused.Why> refuses(School school, Lift lift, BlockRequest request) {
+        return needsLoad(lift, request)
+                        && request.numbers().apply(lift).references().event().isEmpty()
+                ? Optional.of(SchoolRefused.Why.EVENT_LOAD)
+                : Optional.empty();
     }
 
     @Override

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Schools whose whole law hangs on the last time: set-drop stages, and a range of repetitions before load is added. */
-final class FromLastTimeSchool implements School.Generator {
+final class FromLastTimeSchool implements School.Method {
 
     private final String sets;
     private final String after;
@@ -16,6 +16,12 @@ final class FromLastTimeSchool implements School.Generator {
     FromLastTimeSchool(String sets, String after) {
         this.sets = sets;
         this.after = after;
+    }
+
+    /** Sets are dropped once the last one loses repetitions; a range is worked through with some left. */
+    @Override
+    public boolean goesToTheLimit() {
+        return !after.isEmpty();
     }
 
     @Override

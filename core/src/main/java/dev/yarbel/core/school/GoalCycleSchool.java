@@ -10,7 +10,7 @@ import java.util.Optional;
  * One lift toward a goal max: one top set a week, speed triples at 60 to 75 % whose rests lengthen, and assistance that swings
  * from four exercises in a circuit to straight sets to none; the last heavy day is the test. Percentages hang on the goal.
  */
-final class GoalCycleSchool implements School.Generator {
+final class GoalCycleSchool implements School.Method {
 
     private static final int SPEED_SETS = 8;
     private static final Percent SPEED_FROM = Percent.of(60);
@@ -18,6 +18,11 @@ final class GoalCycleSchool implements School.Generator {
     private static final double CIRCUIT = 0.4;
     /** When each of the four exercises falls away. */
     private static final double[] GONE = {0.95, 0.75, 0.6, 0.45};
+
+    @Override
+    public boolean drivesToAGoal() {
+        return true;
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Heavy day and light day: fives that lead up in shrinking steps, and the same lift at 80 % of that load between. */
-final class HeavyLightSchool implements School.Generator {
+final class HeavyLightSchool implements School.Method {
 
     private static final int LIGHT = 80;
 

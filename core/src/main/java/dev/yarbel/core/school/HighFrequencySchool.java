@@ -12,7 +12,7 @@ import java.util.Optional;
  * day to move the strain about. In the last three weeks before a contest the frequency comes down, and a top single with
  * back-offs comes in.
  */
-final class HighFrequencySchool implements School.Generator {
+final class HighFrequencySchool implements School.Method {
 
     private static final int NEAR = 21;
     private static final int[] SETS = {4, 3, 5, 4, 3};
@@ -26,6 +26,12 @@ final class HighFrequencySchool implements School.Generator {
     private static final int POINTS_OF_A_PULL = 3;
     private static final Percent LEAST = Percent.of(66);
     private static final Percent MOST = Percent.of(80);
+
+    /** Daily practice is more than a pull bears. */
+    @Override
+    public int fewerPulls() {
+        return 2;
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {

@@ -21,10 +21,25 @@ import java.util.Optional;
  * <p>Set-ups are the variations that the gym has the bars for, and the lift with the gym's chains and bands; those whose turn
  * is longest ago come first. The last turn before a contest, or the block's end, is the lift itself.
  */
-final class MaxEffortSpeedSchool implements School.Generator {
+final class MaxEffortSpeedSchool implements School.Method {
 
     private static final int WAVE = 3;
     private static final int MOST_SET_UPS = 4;
+
+    @Override
+    public boolean sharesDays() {
+        return true;
+    }
+
+    @Override
+    public int fewerPulls() {
+        return 0;
+    }
+
+    @Override
+    public boolean goesToTheLimit() {
+        return true;
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {

@@ -12,7 +12,7 @@ import java.util.Optional;
  * Muscle, then strength, then a peak, each with its own range; the lighter day follows the phase. Without a contest there is
  * no peak: strength goes on to the end.
  */
-final class PhasesSchool implements School.Generator {
+final class PhasesSchool implements School.Method {
 
     private static final double MUSCLE = 0.4;
     private static final double STRENGTH = 0.75;
@@ -22,7 +22,7 @@ final class PhasesSchool implements School.Generator {
     private static final Percent PEAK_TO = Percent.of(94);
 
     /** What a week is for, by how many of the training weeks lie before it. */
-    static Phase phase(int week, int weeks, boolean toContest) {
+    private static Phase phaseOf(int week, int weeks, boolean toContest) {
         double through = (week + 0.5) / weeks;
         if (through < MUSCLE) {
             return Phase.MUSCLE;
@@ -30,8 +30,13 @@ final class PhasesSchool implements School.Generator {
         return through < STRENGTH || !toContest ? Phase.STRENGTH : Phase.PEAK;
     }
 
+    @Override
+    public Optional<Phase> phase(int week, int weeks, boolean toContest) {
+        return Optional.of(phaseOf(week, weeks, toContest));
+    }
+
     private static Phase phase(int week, StrandRequest request) {
-        return phase(week, request.weeks(), request.daysToContest().isPresent());
+        return phaseOf(week, request.weeks(), request.daysToContest().isPresent());
     }
 
     @Override

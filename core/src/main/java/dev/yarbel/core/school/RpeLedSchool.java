@@ -7,7 +7,7 @@ import java.util.List;
  * RPE-led: a top single whose rating rises from 7 to 8.5 through the block, and back-offs a percentage below what was
  * lifted, with a little less volume as it gets heavier; a second day at 7.
  */
-final class RpeLedSchool implements School.Generator {
+final class RpeLedSchool implements School.Method {
 
     private static final String[] RATINGS = {"7", "7.5", "8", "8", "8.5"};
     private static final String[] BACK_OFFS = {"5x5 -24", "5x5 -22", "4x5 -20", "4x4 -18", "3x4 -16"};

@@ -1,5 +1,7 @@
 package dev.yarbel.core.school;
 
+import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import java.util.List;
 import java.util.Locale;
@@ -39,11 +41,46 @@ public enum School {
     /** Strongman events toward their announced loads. */
     EVENTS(1, 4, 16, 70, new EventsSchool());
 
-    /** How a school draws one lift. */
-    interface Generator {
+    /** What a school does and is known for; what it says nothing of is as with most. */
+    interface Method {
 
         /** The strands of one lift; each has a dose, or none, for every training week. */
         List<Strand> draw(StrandRequest request);
+
+        /** Why it cannot draw a lift as it is asked for; empty where it can. */
+        default Optional<SchoolRefused.Why> refuses(School school, Lift lift, BlockRequest request) {
+            return Optional.empty();
+        }
+
+        /** Whether presses that share the school take turns from session to session, on every day. */
+        default boolean pressesTakeTurns() {
+            return false;
+        }
+
+        /** Whether lifts of one half of the body that share the school share their days. */
+        default boolean sharesDays() {
+            return false;
+        }
+
+        /** How many of the usual sessions in the week a pull has less: it takes longest to recover from. */
+        default int fewerPulls() {
+            return 1;
+        }
+
+        /** Whether its law goes to the limit, so that limit sets are no fault in it. */
+        default boolean goesToTheLimit() {
+            return false;
+        }
+
+        /** Whether it drives one lift to a goal that was set, come what may. */
+        default boolean drivesToAGoal() {
+            return false;
+        }
+
+        /** What a training week of a stretch is for; empty where it does not divide a block into phases. */
+        default Optional<Phase> phase(int week, int weeks, boolean toContest) {
+            return Optional.empty();
+        }
     }
 
     private static final Map<String, School> BY_KEY =
@@ -54,14 +91,14 @@ public enum School {
     private final int leastWeeks;
     private final int mostWeeks;
     private final Percent start;
-    private final Generator generator;
+    private final Method method;
 
-    School(int sessions, int leastWeeks, int mostWeeks, long start, Generator generator) {
+    School(int sessions, int leastWeeks, int mostWeeks, long start, Method method) {
         this.sessions = sessions;
         this.leastWeeks = leastWeeks;
         this.mostWeeks = mostWeeks;
         this.start = Percent.of(start);
-        this.generator = generator;
+        this.method = method;
     }
 
     /** What is kept and sent of it: {@code steady-add}. */
@@ -96,15 +133,15 @@ public enum School {
 
     /** Whether its law goes to the limit, so that limit sets are no fault in it. */
     public boolean goesToTheLimit() {
-        return this == MAX_EFFORT_SPEED || this == STEADY_ADD || this == SET_DROP;
+        return method.goesToTheLimit();
     }
 
-    /** Whether it is built on daily practice with low loads. */
-    public boolean isDailyPractice() {
-        return this == HIGH_FREQUENCY;
+    /** Whether it drives one lift to a goal that was set, come what may. */
+    public boolean drivesToAGoal() {
+        return method.drivesToAGoal();
     }
 
-    List<Strand> draw(StrandRequest request) {
-        return generator.draw(request);
+    Method method() {
+        return method;
     }
 }

@@ -1,20 +1,38 @@
 package dev.yarbel.core.school;
 
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Specialisation on one lift, for at most eight weeks: for a pull, three heights in one session, overloading from the top
  * down, and density singles on the other day; for any other lift, clusters on one day and density singles on the other. The
  * density load stays until the whole goal is made.
  */
-final class SpecialisationSchool implements School.Generator {
+final class SpecialisationSchool implements School.Method {
 
     private static final Percent TOP_FROM = Percent.of(105);
     private static final Percent TOP_TO = Percent.of(110);
     private static final Percent LOW_FROM = Percent.of(78);
     private static final Percent LOW_TO = Percent.of(86);
+
+    /** It takes all there is of one lift. */
+    @Override
+    public Optional<SchoolRefused.Why> refuses(School school, Lift lift, BlockRequest request) {
+        return request.lifts().values().stream()
+                                .filter(other -> other.school() == school)
+                                .count()
+                        > 1
+                ? Optional.of(SchoolRefused.Why.ONE_LIFT)
+                : Optional.empty();
+    }
+
+    @Override
+    public int fewerPulls() {
+        return 0;
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {

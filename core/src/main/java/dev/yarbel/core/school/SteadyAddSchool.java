@@ -9,9 +9,19 @@ import java.util.Optional;
  * share the school alternate from session to session. What follows missed repetitions says
  * {@link dev.yarbel.core.progress.SteadyAdd}.
  */
-final class SteadyAddSchool implements School.Generator {
+final class SteadyAddSchool implements School.Method {
 
     private static final int PULL_SETS = 2;
+
+    @Override
+    public boolean pressesTakeTurns() {
+        return true;
+    }
+
+    @Override
+    public boolean goesToTheLimit() {
+        return true;
+    }
 
     @Override
     public List<Strand> draw(StrandRequest request) {

@@ -10,7 +10,7 @@ import java.util.Optional;
  * Volume to intensity: tens at lower loads swing to singles, in steps that shrink; assistance shrinks along, from three
  * sets of eight over fives to none.
  */
-final class VolumeToIntensitySchool implements School.Generator {
+final class VolumeToIntensitySchool implements School.Method {
 
     private static final int[] REPS = {10, 8, 6, 4, 3, 2, 1, 1};
     private static final int[] SETS = {4, 4, 5, 4, 4, 3, 3, 2};
