@@ -15,7 +15,7 @@ const card = (task, load) => `<section class="now" data-task="${task}"><h2 id="n
   <div class="fields"><input name="load" value="${load}"><input name="reps" value="5"></div>
   <button name="effort" value="8" type="submit"></button><button name="effort" value="missed" type="submit"></button></form></section>`;
 const floor = (now, more = "") => `<div id="floor" data-planned="7" data-week="1" data-day="0" data-base="/floor" data-phone='${JSON.stringify({ sets, racks: {}, layout: LAYOUT })}'>
-  ${now}<section class="slots"><article data-letter="A"><p class="slotload"></p><a id="change-A" data-changes="A" href="#">change</a></article></section>
+  ${now}<section class="slots"><a id="go-B" data-go="B.1" href="#">B now</a><article data-letter="A"><p class="slotload"></p><a id="change-A" data-changes="A" href="#">change</a></article></section>
   <section class="finish"><form class="ending" data-queued="the end" data-ends="true" action="/finish"><input type="hidden" name="once" value="o1">
   <input name="pain" value=""><button type="submit">Finish</button></form></section>${more}
   <template id="floor-changes"><div class="change" data-letter="A"><form data-queued="change of A" action="/slots/A">
@@ -184,4 +184,19 @@ test("what the server only asked about is meant when it is sent again as it was"
   const [item] = await queue.unsent();
   assert.equal(item.state, "refused");
   assert.deepEqual(item.asked, { meant: "100 5 8" });
+});
+
+test("a set chosen while an earlier one is on its way stays in hand when that is answered", async () => {
+  server.cut = false;
+  server.gate = new Promise((open) => { server.open = open; });
+  server.answers = (address) => ({ status: 200, text: address === "/sets" ? floor(card("A.2", "80 kg")) : "" });
+  submit(now().querySelector("form.log"), "[value='8']");
+  await settled();
+  find("#go-B").dispatchEvent(new page.window.MouseEvent("click", { bubbles: true, cancelable: true }));
+  await settled();
+  assert.equal(now().dataset.task, "B.1");
+  server.open();
+  await settled();
+  assert.equal((await queue.unsent()).length, 0, "it was answered");
+  assert.equal(now().dataset.task, "B.1");
 });

@@ -167,11 +167,17 @@ async function sendNow(form, body) {
 // ---- what the server says
 
 queue.sent = (html) => {
-  if (isBusy() || !swap(html)) {
+  if (isBusy() || isChosen() || !swap(html)) {
     overlay();
     lookLater();
   }
 };
+
+// Whether the set in hand was chosen by hand and has not been done: then the next one of the day takes nothing from it.
+function isChosen() {
+  const now = inHand();
+  return Boolean(now) && floor().dataset.chosen === now.dataset.task && !isDone(now.dataset.task);
+}
 
 // A form that was refused is in the hand again where its page can be shown: with what was typed, and why beside the field.
 queue.refused = (html, item) => item.day === dayKey() && !pressed && swap(html);

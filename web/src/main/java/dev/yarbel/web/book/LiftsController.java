@@ -31,12 +31,14 @@ import java.util.function.Consumer;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A lifter's lifts, one by one: what is known of each, and what a share of it would hang on. */
@@ -165,15 +167,12 @@ class LiftsController {
 
     /** Keeps one part of what is known of a lift. */
     @PostMapping("/{lift}/{part}")
-    String keep(
+    ModelAndView keep(
             @AuthenticationPrincipal Person coach,
-            @PathVariable long id,
+            LifterCard lifter,
             @PathVariable String lift,
             @PathVariable String part,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(coach, id);
+            @RequestParam Map<String, String> typed) {
         Variation variation = starting.variation(lifter, lift);
         Consumer<Typed> work =
                 switch (part) {
@@ -185,13 +184,17 @@ class LiftsController {
                     case "set-up" -> values -> starting.setUp(coach, lifter, variation, values);
                     default -> throw new NotFoundException();
                 };
-        return forms.send(
+        return forms.answer(
                 part,
                 typed,
-                work,
-                "redirect:/lifters/" + id + "/book/lifts/" + lift,
-                state -> page(coach, lifter, lift, Percent.of(75), state, model),
-                response);
+                values -> {
+                    work.accept(values);
+                    return new ModelAndView("redirect:/lifters/" + lifter.id() + "/book/lifts/" + lift);
+                },
+                state -> {
+                    Model model = new ExtendedModelMap();
+                    return new ModelAndView(page(coach, lifter, lift, Percent.of(75), state, model), model.asMap());
+                });
     }
 
     @PostMapping("/maxes/{max}/remove")

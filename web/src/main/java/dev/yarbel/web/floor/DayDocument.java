@@ -166,7 +166,7 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
      * @param effort the rating chosen; null where none is
      * @param bounds what can be right in it
      */
-    record Form(String token, String load, String reps, String effort, Bounds bounds, More more) {}
+    record Form(String token, String load, String reps, String effort, Bounds bounds, SetSent.More more) {}
 
     /**
      * What can be right in a set's form; the server and the phone look at the same.
@@ -177,23 +177,6 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
      * @param timed a time is typed
      */
     record Bounds(boolean unloaded, boolean unrated, boolean counted, boolean timed) {}
-
-    /**
-     * What more can be said of a set.
-     *
-     * @param differs the kit worn is said to differ from the plan's
-     */
-    record More(
-            String helped,
-            String why,
-            String speed,
-            Set<Worn> worn,
-            boolean differs,
-            String video,
-            String partner,
-            String note,
-            String time,
-            String distance) {}
 
     // ---- a slot
 

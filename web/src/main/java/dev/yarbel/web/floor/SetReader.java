@@ -5,8 +5,6 @@ import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.Length;
-import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
@@ -16,7 +14,6 @@ import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
-import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.FarOff;
@@ -24,16 +21,12 @@ import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
-import java.time.Duration;
-import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** Reads a set as it was sent from the floor. What cannot be read is an {@link UnreadableException} with its field. */
 record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbers, MassUnit unit) {
 
     private static final Mass MOST = Mass.ofKg(1000);
-    private static final Length FARTHEST = Length.ofCm(200_000);
 
     /** What can be right in the form of a set. */
     static DayDocument.Bounds bounds(Task task, Variation variation) {
@@ -81,36 +74,13 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         Effort effort = Reading.field("effort", sent.effort(), this::effort);
         int done = Reading.field("reps", sent.reps(), text -> reps(text, effort));
         ask(load, done, effort);
-        SetDetails details = new SetDetails(
-                helped(done),
-                Optional.ofNullable(sent.why()).filter(why -> effort.isMissed()),
-                Optional.ofNullable(sent.speed()),
-                Boolean.TRUE.equals(sent.wears()) ? Optional.of(worn()) : Optional.empty(),
-                Optional.ofNullable(sent.video()),
-                Optional.ofNullable(sent.partner()),
+        SetDetails details = sent.details(
+                done,
+                effort.isMissed(),
+                unit,
                 seen.orElse(CoachSeen.NOTHING),
-                Optional.ofNullable(sent.note()),
-                Reading.fieldIfAny("time", sent.time(), SetReader::time),
-                Reading.fieldIfAny(
-                        "distance",
-                        sent.distance(),
-                        text -> Reading.length(
-                                text, unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, Length.ofCm(10), FARTHEST)),
                 isModified(task.asked().part()));
         return new DoneSet(task.key(), new LiftedSet(task.lift(), load, done, effort, details));
-    }
-
-    private int helped(int done) {
-        int helped = sent.helped() == null ? 0 : sent.helped();
-        if (helped > done) {
-            throw new UnreadableException("read.number", "0", String.valueOf(done)).in("helped");
-        }
-        return helped;
-    }
-
-    /** The kit ticked; none where all ticks were taken out. */
-    private Set<Worn> worn() {
-        return Worn.inOrder(sent.worn() == null ? List.of() : sent.worn());
     }
 
     /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
@@ -202,19 +172,5 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
             // refused below, like a set that has to be rated
         }
         throw new UnreadableException("set.error.effort");
-    }
-
-    /** Seconds, or minutes and seconds with a colon. */
-    private static Duration time(String text) {
-        if (text.matches("\\d{1,4}|\\d{1,3}:[0-5]\\d")) {
-            int colon = text.indexOf(':');
-            long seconds = colon < 0
-                    ? Long.parseLong(text)
-                    : 60 * Long.parseLong(text.substring(0, colon)) + Long.parseLong(text.substring(colon + 1));
-            if (seconds > 0 && seconds <= SetDetails.LONGEST_TIME.toSeconds()) {
-                return Duration.ofSeconds(seconds);
-            }
-        }
-        throw new UnreadableException("set.error.time");
     }
 }

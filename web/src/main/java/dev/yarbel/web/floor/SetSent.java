@@ -2,16 +2,31 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.FormExtras;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hibernate.validator.constraints.Range;
 
 /**
- * A set as it is sent from the floor; what was left blank is null. What hangs on the lifter's unit or on the set asked for stays
- * text, for {@link SetReader}.
+ * A set as it is sent from the floor; what was left blank is null. What hangs on the set asked for stays text, for
+ * {@link SetReader}; all that can be said of a set besides is read, shown and told here.
  *
  * @param correct it was logged before, and this is a correction
  * @param at when it was lifted, in milliseconds of the epoch
@@ -37,6 +52,9 @@ record SetSent(
         String confirmed,
         String meant) {
 
+    private static final Length NEAREST = Length.ofCm(10);
+    private static final Length FARTHEST = Length.ofCm(200_000);
+
     boolean isCorrection() {
         return Boolean.TRUE.equals(correct);
     }
@@ -44,5 +62,131 @@ record SetSent(
     /** Whether the lifter was asked about these very figures and stands by them. */
     boolean isMeant() {
         return FormExtras.isMeant(meant, load, reps, effort) || confirmed != null && confirmed.equals(load);
+    }
+
+    /**
+     * What more is said of the set than its load, repetitions and rating.
+     *
+     * @param done the repetitions made
+     * @param seen what a coach said of it before, which stays
+     * @param modified chains, bands or a helper made the load another one
+     */
+    SetDetails details(int done, boolean missed, MassUnit unit, CoachSeen seen, boolean modified) {
+        if (helped != null && helped > done) {
+            throw new UnreadableException("read.number", "0", String.valueOf(done)).in("helped");
+        }
+        return new SetDetails(
+                helped == null ? 0 : helped,
+                Optional.ofNullable(why).filter(said -> missed),
+                Optional.ofNullable(speed),
+                Boolean.TRUE.equals(wears)
+                        ? Optional.of(Worn.inOrder(worn == null ? List.of() : worn))
+                        : Optional.empty(),
+                Optional.ofNullable(video),
+                Optional.ofNullable(partner),
+                seen,
+                Optional.ofNullable(note),
+                Reading.fieldIfAny("time", time, SetSent::seconds),
+                Reading.fieldIfAny("distance", distance, text -> Reading.length(text, far(unit), NEAREST, FARTHEST)),
+                modified);
+    }
+
+    /** Seconds, or minutes and seconds with a colon. */
+    private static Duration seconds(String text) {
+        if (text.matches("\\d{1,4}|\\d{1,3}:[0-5]\\d")) {
+            int colon = text.indexOf(':');
+            long seconds = colon < 0
+                    ? Long.parseLong(text)
+                    : 60 * Long.parseLong(text.substring(0, colon)) + Long.parseLong(text.substring(colon + 1));
+            if (seconds > 0 && seconds <= SetDetails.LONGEST_TIME.toSeconds()) {
+                return Duration.ofSeconds(seconds);
+            }
+        }
+        throw new UnreadableException("set.error.time");
+    }
+
+    private static LengthUnit far(MassUnit unit) {
+        return unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M;
+    }
+
+    /**
+     * The same as it stands in a set's form, as text.
+     *
+     * @param differs the kit worn is said to differ from the plan's
+     */
+    record More(
+            String helped,
+            String why,
+            String speed,
+            Set<Worn> worn,
+            boolean differs,
+            String video,
+            String partner,
+            String note,
+            String time,
+            String distance) {
+
+        /**
+         * What to show in a form: what was typed into it, else what is kept, else what is planned.
+         *
+         * @param name of the form
+         * @param planned the kit the plan has on
+         * @param way how far the plan has it go; empty where it goes nowhere
+         */
+        static More of(FormState state, String name, SetDetails kept, Set<Worn> planned, String way, MassUnit unit) {
+            boolean typed = state.concerns(name) && state.values().containsKey("wears");
+            return new More(
+                    state.value(name, "helped", kept.helped() == 0 ? "" : kept.helped()),
+                    state.value(name, "why", text(kept.missedBy())),
+                    state.value(name, "speed", text(kept.speed())),
+                    typed ? wornIn(state) : kept.worn().orElse(planned),
+                    typed || kept.worn().isPresent(),
+                    state.value(name, "video", text(kept.video())),
+                    state.value(name, "partner", text(kept.partner())),
+                    state.value(name, "note", text(kept.note())),
+                    state.value(name, "time", text(kept.time().map(Duration::toSeconds))),
+                    state.value(
+                            name,
+                            "distance",
+                            kept.distance()
+                                    .map(gone -> gone.format(far(unit), 1))
+                                    .orElse(way)));
+        }
+
+        private static String text(Optional<?> value) {
+            return value.map(Object::toString).orElse("");
+        }
+
+        /** The kit ticked in a form that could not be used; a piece that there is not was never on its page. */
+        private static Set<Worn> wornIn(FormState state) {
+            return Stream.of(state.values().getOrDefault("worn", "").split(","))
+                    .flatMap(piece -> Reading.find(Worn.class, piece).stream())
+                    .collect(Collectors.toSet());
+        }
+    }
+
+    /** What more is said of a set that was lifted, in words. */
+    static List<String> notes(LiftedSet set, Words words) {
+        SetDetails details = set.details();
+        List<String> notes = new ArrayList<>();
+        details.missedBy()
+                .filter(why -> set.effort().isMissed())
+                .ifPresent(why -> notes.add(words.say("missed-by." + why)));
+        if (details.helped() > 0) {
+            notes.add(words.say("set.helped", String.valueOf(details.helped())));
+        }
+        details.speed().ifPresent(speed -> notes.add(words.say("set.speed", speed.toString())));
+        details.time().ifPresent(time -> notes.add(words.say("seconds", String.valueOf(time.toSeconds()))));
+        details.video().ifPresent(video -> notes.add(words.say("video." + video)));
+        details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));
+        details.worn().ifPresent(kit -> notes.add(words.say("set.wore", kit(kit, words))));
+        details.note().ifPresent(notes::add);
+        return notes;
+    }
+
+    private static String kit(Set<Worn> worn, Words words) {
+        return worn.isEmpty()
+                ? words.say("set.worn.none")
+                : worn.stream().map(piece -> words.say("worn." + piece)).collect(Collectors.joining(", "));
     }
 }

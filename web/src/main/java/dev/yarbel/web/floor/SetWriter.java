@@ -5,8 +5,6 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Loading;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.BarSpeed;
-import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -301,42 +299,16 @@ class SetWriter {
                     more(task, name, logged));
         }
 
-        private DayDocument.More more(Task task, String name, Optional<DoneSet> logged) {
-            SetDetails details = logged.map(d -> d.set().details()).orElse(SetDetails.NONE);
-            LengthUnit far = unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M;
-            String planned = task.asked()
+        private SetSent.More more(Task task, String name, Optional<DoneSet> logged) {
+            String way = task.asked()
                     .part()
                     .work()
                     .carry()
                     .filter(carry -> !task.key().warmUp())
                     .map(carry -> carry.distance().format(carry.unit(), 1))
                     .orElse("");
-            return new DayDocument.More(
-                    state.value(name, "helped", details.helped() == 0 ? "" : details.helped()),
-                    state.value(name, "why", details.missedBy().map(Enum::name).orElse("")),
-                    state.value(
-                            name,
-                            "speed",
-                            details.speed().map(BarSpeed::toString).orElse("")),
-                    details.worn().orElseGet(() -> worn(task)),
-                    details.worn().isPresent()
-                            || state.concerns(name) && state.values().containsKey("wears"),
-                    state.value(name, "video", details.video().map(Enum::name).orElse("")),
-                    state.value(
-                            name,
-                            "partner",
-                            details.partner().map(Rpe::toString).orElse("")),
-                    state.value(name, "note", details.note().orElse("")),
-                    state.value(
-                            name,
-                            "time",
-                            details.time()
-                                    .map(time -> String.valueOf(time.toSeconds()))
-                                    .orElse("")),
-                    state.value(
-                            name,
-                            "distance",
-                            details.distance().map(gone -> gone.format(far, 1)).orElse(planned)));
+            return SetSent.More.of(
+                    state, name, logged.map(d -> d.set().details()).orElse(SetDetails.NONE), worn(task), way, unit);
         }
     }
 }

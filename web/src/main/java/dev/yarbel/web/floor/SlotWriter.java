@@ -14,8 +14,6 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.core.record.SetDetails;
-import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.Amended;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.DoneSet;
@@ -379,32 +377,8 @@ class SlotWriter {
                 blind || set.load().isZero() ? null : words.load(set.load(), unit),
                 amounts.done(set, unit),
                 set.effort().code(),
-                notes(set),
+                SetSent.notes(set, words),
                 coach(set.details().coach()));
-    }
-
-    private List<String> notes(LiftedSet set) {
-        SetDetails details = set.details();
-        List<String> notes = new ArrayList<>();
-        details.missedBy()
-                .filter(why -> set.effort().isMissed())
-                .ifPresent(why -> notes.add(words.say("missed-by." + why)));
-        if (details.helped() > 0) {
-            notes.add(words.say("set.helped", String.valueOf(details.helped())));
-        }
-        details.speed().ifPresent(speed -> notes.add(words.say("set.speed", speed.toString())));
-        details.time().ifPresent(time -> notes.add(words.say("seconds", String.valueOf(time.toSeconds()))));
-        details.video().ifPresent(video -> notes.add(words.say("video." + video)));
-        details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));
-        details.worn().ifPresent(kit -> notes.add(words.say("set.wore", kit(kit))));
-        details.note().ifPresent(notes::add);
-        return notes;
-    }
-
-    private String kit(Set<Worn> worn) {
-        return worn.isEmpty()
-                ? words.say("set.worn.none")
-                : worn.stream().map(piece -> words.say("worn." + piece)).collect(Collectors.joining(", "));
     }
 
     private String coach(CoachSeen seen) {

@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -54,18 +55,28 @@ class RosterController {
                 : "redirect:/lifters/" + person.lifterId().orElseThrow() + "/floor";
     }
 
+    /**
+     * Which lifters are looked for; what is not said is null.
+     *
+     * @param q what their name holds
+     * @param whole the club's, not the coach's own alone
+     * @param afterName and number of the last one on the page before
+     */
+    record Asked(String q, Boolean whole, Boolean archived, String afterName, Long afterId) {
+
+        Roster.Search search(Person person) {
+            return new Roster.Search(
+                    Reading.visible(Objects.requireNonNullElse(q, "")),
+                    Boolean.TRUE.equals(whole) && person.isHeadCoach(),
+                    Boolean.TRUE.equals(archived),
+                    Objects.requireNonNullElse(afterName, ""),
+                    Objects.requireNonNullElse(afterId, 0L));
+        }
+    }
+
     @GetMapping("/lifters")
-    String lifters(
-            @AuthenticationPrincipal Person person,
-            @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "false") boolean whole,
-            @RequestParam(defaultValue = "false") boolean archived,
-            @RequestParam(defaultValue = "") String afterName,
-            @RequestParam(defaultValue = "0") long afterId,
-            Model model) {
-        Roster.Search search =
-                new Roster.Search(Reading.visible(q), whole && person.isHeadCoach(), archived, afterName, afterId);
-        return page(person, search, FormState.NONE, model);
+    String lifters(@AuthenticationPrincipal Person person, Asked asked, Model model) {
+        return page(person, asked.search(person), FormState.NONE, model);
     }
 
     private String page(Person person, Roster.Search search, FormState state, Model model) {

@@ -424,13 +424,14 @@ class CallsTest {
     /** What a rule saw, means and proposes has a fragment each; the queue has its words. */
     @Test
     void everyRuleHasItsWords() {
-        Document means = fragments("means");
+        Document found = fragments("found");
         for (CallRule rule : Calls.RULES) {
-            assertThat(means.select("[th:fragment^=" + rule.key() + "(]")).hasSize(1);
+            assertThat(found.select("p[th:fragment^=" + rule.key() + "(]")).hasSize(1);
             assertThat(words.say("calls.line." + rule.key() + ".raise")).doesNotContain("calls.line");
             assertThat(words.say("calls.line." + rule.key() + ".lower")).doesNotContain("calls.line");
         }
-        assertThat(fragments("seen").select("[th:fragment]")).hasSize(Evidence.class.getPermittedSubclasses().length);
+        assertThat(found.select("body > th|block[th:fragment]"))
+                .hasSize(Evidence.class.getPermittedSubclasses().length);
         assertThat(fragments("proposed").select("[th:fragment]"))
                 .hasSize(Proposal.class.getPermittedSubclasses().length);
     }

@@ -26,6 +26,8 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -256,6 +258,33 @@ class FloorTest {
                         .string(allOf(
                                 containsString("The plan asks for 900 kg; this is all the plates there are"),
                                 containsString("650 kg"))));
+    }
+
+    /** A tick is typed too. */
+    @Test
+    void theKitTickedStaysTickedWhereSomethingElseCannotBeRead() throws Exception {
+        String page = mvc.perform(post(club.url("/floor/sets"))
+                        .with(club.asLifter())
+                        .with(csrf())
+                        .param("day", "0")
+                        .param("week", "1")
+                        .param("task", "A.1")
+                        .param("load", "180")
+                        .param("reps", "1")
+                        .param("effort", "8")
+                        .param("wears", "yes")
+                        .param("worn", "BELT", "STRAPS")
+                        .param("speed", "quick")
+                        .param("helped", "many"))
+                .andExpect(status().isUnprocessableContent())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        Element form = Jsoup.parse(page).selectFirst("section.now form.log");
+        assertThat(form.select("input[name=worn][checked]").eachAttr("value")).containsExactly("BELT", "STRAPS");
+        assertThat(form.select("input[name=wears]").hasAttr("checked")).isTrue();
+        assertThat(form.select("input[name=speed]").val()).isEqualTo("quick");
+        assertThat(form.select("p.bad")).as("every trouble at once").hasSize(2);
     }
 
     @Test

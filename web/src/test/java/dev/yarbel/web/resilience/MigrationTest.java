@@ -105,6 +105,26 @@ class MigrationTest {
     }
 
     @Test
+    void aSlipOfBeforeSaysByWhichRuleAndHowUrgentItIs() throws Exception {
+        try (OwnDatabase database = new OwnDatabase("yarbel_migration_slips")) {
+            migrate(database, "20");
+            database.execute("""
+                    insert into club (name, zone) values ('Old', 'UTC');
+                    insert into account (club_id, username, name, password_hash, role) values (1, 'o', 'O', 'x', 'COACH');
+                    insert into lifter (club_id, name, coach_id, unit, rounding, share_of_estimate)
+                      values (1, 'L', 1, 'KG', 'NEAREST', 95);
+                    insert into training_session (club_id, lifter_id, held_on, plan_day, plan_week, started_at)
+                      values (1, 1, '2026-01-05', 1, 0, now());
+                    insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, before, proposed) values
+                      (1, 1, 'squat', 1, 'OPEN', now(), 200, 205), (1, 1, 'bench-press', 1, 'OPEN', now(), 100, 95)""");
+            migrate(database, "latest");
+            assertThat(database.count("""
+                    select count(*) from slip where rule = 'estimate-apart'
+                      and (lift = 'squat' and raises and size = 2.5 or lift = 'bench-press' and not raises and size = 5)""")).isEqualTo(2);
+        }
+    }
+
+    @Test
     void aStoreOfBeforeMovesIntoItsOwnSchemaAndOthersTablesStay() throws Exception {
         try (OwnDatabase database = new OwnDatabase("yarbel_migration_schema")) {
             DataSource source = new DriverManagerDataSource(
