@@ -23,7 +23,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,7 +35,7 @@ public class Book implements OwnLifts {
     private static final int WEEKS_THAT_COUNT = 26;
 
     private final LiftNumbersRepository numbers;
-    private final TrainingSessionRepository sessions;
+    private final LogReader logs;
     private final RecordedMaxRepository maxes;
     private final OwnVariationRepository variations;
     private final Ledger ledger;
@@ -45,13 +44,13 @@ public class Book implements OwnLifts {
 
     Book(
             LiftNumbersRepository numbers,
-            TrainingSessionRepository sessions,
+            LogReader logs,
             RecordedMaxRepository maxes,
             OwnVariationRepository variations,
             Ledger ledger,
             Clock clock) {
         this.numbers = numbers;
-        this.sessions = sessions;
+        this.logs = logs;
         this.maxes = maxes;
         this.variations = variations;
         this.ledger = ledger;
@@ -73,7 +72,7 @@ public class Book implements OwnLifts {
     public Standing standing(LifterCard lifter, LocalDate since) {
         LocalDate counting = counting();
         LocalDate from = since.isBefore(counting) ? since : counting;
-        List<SessionLog> log = log(sessions.findWithSets(lifter.clubId(), lifter.id(), from));
+        List<SessionLog> log = logs.since(lifter.clubId(), lifter.id(), from);
         List<LiftedSession> finished = finished(log);
         Catalogue catalogue = catalogue(lifter.clubId());
         return new Standing(from, catalogue, lifts(lifter, finished, catalogue), log);
@@ -85,10 +84,8 @@ public class Book implements OwnLifts {
      */
     @Transactional(readOnly = true)
     public Standing after(LifterCard lifter, Standing before, PlannedDay day) {
-        Optional<SessionLog> now =
-                log(sessions.findWithSets(lifter.clubId(), lifter.id(), day.day(), day.week())).stream()
-                        .findFirst();
-        return now.filter(session -> !session.finished())
+        return logs.of(lifter.clubId(), lifter.id(), day)
+                .filter(session -> !session.finished())
                 .flatMap(before::withOpen)
                 .orElseGet(() -> standing(lifter, before.since()));
     }
@@ -171,24 +168,6 @@ public class Book implements OwnLifts {
 
     private LocalDate counting() {
         return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
-    }
-
-    private static List<SessionLog> log(List<LogRow> rows) {
-        Map<Long, List<LogRow>> bySession =
-                rows.stream().collect(Collectors.groupingBy(LogRow::session, LinkedHashMap::new, Collectors.toList()));
-        return bySession.values().stream()
-                .map(session -> {
-                    List<LogRow> lifted = session.stream()
-                            .filter(row -> row.set().isPresent())
-                            .toList();
-                    return session.get(0)
-                            .log(
-                                    lifted.stream()
-                                            .map(row -> row.set().orElseThrow())
-                                            .toList(),
-                                    lifted.stream().map(LogRow::loggedAt).toList());
-                })
-                .toList();
     }
 
     /** Sets down a max and a working max, for work that nobody in particular asked for. */

@@ -3,6 +3,7 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
@@ -10,6 +11,10 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.math.BigDecimal;
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -67,6 +72,34 @@ class DetailColumns {
         seconds = details.time().map(time -> (int) time.toSeconds()).orElse(null);
         distance = details.distance().orElse(null);
         modified = details.modified();
+    }
+
+    /** What a row of {@link LogReader} says of a set. */
+    static SetDetails details(ResultSet row) throws SQLException {
+        DetailColumns columns = new DetailColumns();
+        columns.helped = row.getInt("helped");
+        columns.missedBy = choice(SetDetails.MissedBy.class, row.getString("missed_by"));
+        int speed = row.getInt("speed");
+        columns.speed = row.wasNull() ? null : speed;
+        Array worn = row.getArray("worn");
+        columns.worn = worn == null ? null : List.of((String[]) worn.getArray());
+        columns.video = choice(SetDetails.Video.class, row.getString("video"));
+        columns.partner = row.getString("partner");
+        columns.coachRating = row.getString("coach_rating");
+        columns.coachForm = choice(CoachSeen.Form.class, row.getString("coach_form"));
+        columns.coachLink = choice(CoachSeen.WeakLink.class, row.getString("coach_link"));
+        columns.coachNote = row.getString("coach_note");
+        columns.note = row.getString("note");
+        int seconds = row.getInt("seconds");
+        columns.seconds = row.wasNull() ? null : seconds;
+        BigDecimal distance = row.getBigDecimal("distance");
+        columns.distance = distance == null ? null : Length.of(distance, LengthUnit.CM);
+        columns.modified = row.getBoolean("modified");
+        return columns.details();
+    }
+
+    private static <T extends Enum<T>> T choice(Class<T> type, String name) {
+        return name == null ? null : Enum.valueOf(type, name);
     }
 
     SetDetails details() {

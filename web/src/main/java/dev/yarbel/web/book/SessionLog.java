@@ -33,6 +33,11 @@ public record SessionLog(
         times = List.copyOf(times);
     }
 
+    /** The same with its sets. */
+    SessionLog with(List<DoneSet> lifted, List<Instant> when) {
+        return new SessionLog(id, date, planned, finished, pain, asked, ratings, lifted, when);
+    }
+
     /** The sets alone, as estimates need them. */
     public LiftedSession lifted() {
         return new LiftedSession(date, sets.stream().map(DoneSet::set).toList());

@@ -4,6 +4,8 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,6 +35,27 @@ public class SessionRatings {
     private String coachNote;
 
     protected SessionRatings() {}
+
+    /** As a row of {@link LogReader} holds them. */
+    static SessionRatings of(ResultSet row) throws SQLException {
+        SessionRatings ratings = new SessionRatings();
+        ratings.sleepRating = number(row, "sleep_rating");
+        ratings.fatigueRating = number(row, "fatigue_rating");
+        ratings.stressRating = number(row, "stress_rating");
+        ratings.sorenessRating = number(row, "soreness_rating");
+        ratings.jointsRating = number(row, "joints_rating");
+        ratings.effortRating = number(row, "effort_rating");
+        ratings.minutes = number(row, "minutes");
+        String said = row.getString("count_said");
+        ratings.countSaid = said == null ? null : CountSaid.valueOf(said);
+        ratings.coachNote = row.getString("session_note");
+        return ratings;
+    }
+
+    private static Integer number(ResultSet row, String column) throws SQLException {
+        int figure = row.getInt(column);
+        return row.wasNull() ? null : figure;
+    }
 
     /** What the lifter says of sets that are more or fewer than planned. */
     public enum CountSaid {

@@ -13,26 +13,6 @@ import org.springframework.data.repository.Repository;
 
 interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
 
-    /** Sessions with their sets, one row a set, in the order they were lifted; a session without sets has one row. */
-    @Query("""
-            select new dev.yarbel.web.book.LogRow(
-                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, s.planned, s.ratings,
-                l.task, l.lift, l.load, l.reps, l.effort, l.loggedAt, l.details)
-            from TrainingSession s left join LoggedSet l on l.sessionId = s.id and l.clubId = s.clubId
-            where s.clubId = :clubId and s.lifterId = :lifterId and s.heldOn >= :since
-            order by s.heldOn, s.id, l.id""")
-    List<LogRow> findWithSets(long clubId, long lifterId, LocalDate since);
-
-    /** The session of a planned day with its sets, in the same way. */
-    @Query("""
-            select new dev.yarbel.web.book.LogRow(
-                s.id, s.heldOn, s.planDay, s.planWeek, s.finishedAt, s.pain, s.planned, s.ratings,
-                l.task, l.lift, l.load, l.reps, l.effort, l.loggedAt, l.details)
-            from TrainingSession s left join LoggedSet l on l.sessionId = s.id and l.clubId = s.clubId
-            where s.clubId = :clubId and s.lifterId = :lifterId and s.planDay = :day and s.planWeek = :week
-            order by l.id""")
-    List<LogRow> findWithSets(long clubId, long lifterId, long day, int week);
-
     Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
             long clubId, long lifterId, long planDay, int planWeek);
 

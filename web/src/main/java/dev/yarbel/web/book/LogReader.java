@@ -1,0 +1,119 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
+import jakarta.persistence.EntityManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads sessions with their sets in bulk, a row a set: half a year of them with every page and every set that is logged, which
+ * as entities would cost several times as much.
+ */
+@Component
+class LogReader {
+
+    private static final String ROWS = """
+            select s.id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.planned,
+              s.sleep_rating, s.fatigue_rating, s.stress_rating, s.soreness_rating, s.joints_rating,
+              s.effort_rating, s.minutes, s.count_said, s.coach_note as session_note,
+              l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
+              l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.modified
+            from training_session s left join logged_set l on l.session_id = s.id and l.club_id = s.club_id
+            where s.club_id = ? and s.lifter_id = ?\s""";
+
+    private final JdbcTemplate jdbc;
+    private final EntityManager entities;
+
+    LogReader(JdbcTemplate jdbc, EntityManager entities) {
+        this.jdbc = jdbc;
+        this.entities = entities;
+    }
+
+    /** A lifter's sessions since a day, oldest first, each with its sets in the order they were lifted. */
+    List<SessionLog> since(long clubId, long lifterId, LocalDate since) {
+        return read(ROWS + "and s.held_on >= ? order by s.held_on, s.id, l.id", clubId, lifterId, since);
+    }
+
+    /** The session of a planned day; empty when it has not begun. */
+    Optional<SessionLog> of(long clubId, long lifterId, PlannedDay day) {
+        return read(
+                        ROWS + "and s.plan_day = ? and s.plan_week = ? order by l.id",
+                        clubId,
+                        lifterId,
+                        day.day(),
+                        day.week())
+                .stream()
+                .findFirst();
+    }
+
+    private List<SessionLog> read(String sql, Object... parameters) {
+        if (entities.isJoinedToTransaction()) {
+            // what was written in this very transaction is read too
+            entities.flush();
+        }
+        return jdbc.query(sql, LogReader::logs, parameters);
+    }
+
+    private static List<SessionLog> logs(ResultSet rows) throws SQLException {
+        List<SessionLog> logs = new ArrayList<>();
+        // the same few lifts and ratings again and again
+        Map<String, Lift> lifts = new HashMap<>();
+        Map<String, Effort> efforts = new HashMap<>();
+        boolean more = rows.next();
+        while (more) {
+            long id = rows.getLong("id");
+            SessionLog session = session(id, rows);
+            List<DoneSet> sets = new ArrayList<>();
+            List<Instant> times = new ArrayList<>();
+            do {
+                String task = rows.getString("task");
+                if (task != null) {
+                    sets.add(new DoneSet(
+                            TaskKey.parse(task),
+                            new LiftedSet(
+                                    lifts.computeIfAbsent(rows.getString("lift"), Lift::new),
+                                    Mass.of(rows.getBigDecimal("load"), MassUnit.KG),
+                                    rows.getInt("reps"),
+                                    efforts.computeIfAbsent(rows.getString("effort"), Effort::parse),
+                                    DetailColumns.details(rows))));
+                    times.add(rows.getTimestamp("logged_at").toInstant());
+                }
+                more = rows.next();
+            } while (more && rows.getLong("id") == id);
+            logs.add(session.with(sets, times));
+        }
+        return logs;
+    }
+
+    private static SessionLog session(long id, ResultSet row) throws SQLException {
+        long day = row.getLong("plan_day");
+        Optional<PlannedDay> planned =
+                row.wasNull() ? Optional.empty() : Optional.of(new PlannedDay(day, row.getInt("plan_week")));
+        return new SessionLog(
+                id,
+                row.getObject("held_on", LocalDate.class),
+                planned,
+                row.getTimestamp("finished_at") != null,
+                Optional.ofNullable(row.getString("pain")),
+                Optional.ofNullable(row.getString("planned")).flatMap(AskedDay::parse),
+                SessionRatings.of(row),
+                List.of(),
+                List.of());
+    }
+}
