@@ -123,6 +123,19 @@ class EstimateApartTest {
         assertThat(move(finding("120", "132", Caps.USUAL, coarse)).after()).isEqualTo(Mass.ofKg(125));
     }
 
+    /** Just so far apart is not yet more than that. */
+    @Test
+    void exactlyTheToleranceOrOneStepApartTheyStillAgree() {
+        assertThat(finding(Mass.ofKg(200), Mass.ofKg(205), Percent.HUNDRED, Caps.USUAL, Kits.kg()))
+                .isEmpty();
+        assertThat(finding(Mass.ofKg(200), Mass.ofKg(195), Percent.HUNDRED, Caps.USUAL, Kits.kg()))
+                .isEmpty();
+        // 5 kg are 4.2 % of 120 here, and one step
+        Loader coarse = Kits.bar20("25:4 10:2 2.5:1");
+        assertThat(finding(Mass.ofKg(120), Mass.ofKg(125), Percent.HUNDRED, Caps.USUAL, coarse))
+                .isEmpty();
+    }
+
     @Test
     void nothingIsFoundWhereTooLittleIsKnown() {
         MaxEstimate unmoved = new MaxEstimate(Mass.ofKg(240), Mass.ofKg(10), List.of());
