@@ -67,7 +67,16 @@ class ScriptTest {
         assertThat(help.code()).isZero();
         assertThat(help.out())
                 .contains(
-                        "demo", "--fresh", "start", "status", "stop", "backup FILE", "restore FILE", "test", "mutants", "pictures")
+                        "demo",
+                        "--fresh",
+                        "start",
+                        "status",
+                        "stop",
+                        "backup FILE",
+                        "restore FILE",
+                        "test",
+                        "mutants",
+                        "pictures")
                 .contains("YARBEL_PORT", "YARBEL_ADDRESS", "YARBEL_STATE", "YARBEL_DB_URL", "JAVA_OPTS");
     }
 
