@@ -112,4 +112,17 @@ class MassTest {
         assertThatThrownBy(() -> Percent.parse("-5")).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> Mass.ofKg(1).percentOf(Mass.ZERO)).isInstanceOf(ArithmeticException.class);
     }
+
+    /** What a phone looks at before it sends a load; it must refuse nothing that is read. */
+    @Test
+    void theWayALoadIsWrittenIsTheWayItIsRead() {
+        for (String load : new String[] {"225 LB", "102,5kg", "100 kgs", " 72.5 ", "60", "140Lbs"}) {
+            assertThat(load).matches(Mass.WRITTEN);
+            assertThat(Mass.parse(load, MassUnit.KG)).isNotNull();
+        }
+        for (String none : new String[] {"", "a lot", "-5", "1,2,3", "100 st"}) {
+            assertThat(none).doesNotMatch(Mass.WRITTEN);
+            assertThatThrownBy(() -> Mass.parse(none, MassUnit.KG)).isInstanceOf(IllegalArgumentException.class);
+        }
+    }
 }
