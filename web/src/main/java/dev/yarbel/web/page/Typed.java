@@ -1,18 +1,14 @@
 package dev.yarbel.web.page;
 
-import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** What was typed into a form's fields, on its way to be read. */
 public record Typed(Map<String, String> values) {
 
     /** What a form sends besides its fields when a question was answered with yes. */
     public static final String CONFIRMED = "confirmed";
-
-    private static final String MEANT = "meant";
 
     public Typed {
         values = Map.copyOf(values);
@@ -35,12 +31,6 @@ public record Typed(Map<String, String> values) {
     /** Whether the person was asked about these very values and stands by them. */
     public boolean isConfirmed(String field) {
         return !isBlank(CONFIRMED) && text(CONFIRMED).equals(text(field));
-    }
-
-    /** Whether the person was asked about what these fields say together and stands by it. */
-    public boolean isMeant(String... fields) {
-        String all = Arrays.stream(fields).map(this::text).collect(Collectors.joining(" "));
-        return text(MEANT).equals(all);
     }
 
     /** Reads a field; what cannot be read says which field it is. */
