@@ -42,7 +42,9 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Headless Chromium with what our pages are tried for: journeys, accessibility, the content policy. */
 public final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(15);
+    /** Long, for a machine with other work: what comes soon is not waited for. */
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
     private static final Duration LOOKS_AGAIN = Duration.ofMillis(50);
 
     /** Browsers that nobody uses, as good as new: a start takes long. */

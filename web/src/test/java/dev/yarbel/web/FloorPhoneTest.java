@@ -218,10 +218,10 @@ class FloorPhoneTest {
         browser.waitFor(d -> logged(club) == 1 ? true : null);
         browser.open(club.url("/floor"));
         browser.waitForText("#restbar", "Rest");
-        browser.waitForText("#restface", "3:5");
+        browser.waitForText("#restface", "3:");
         // a clock that was started long ago says so, whatever ticked meanwhile
         browser.script("for (const key of Object.keys(localStorage)) { if (key.startsWith('rest ')) {"
-                + " const rest = JSON.parse(localStorage.getItem(key)); rest.from -= 231000;"
+                + " const rest = JSON.parse(localStorage.getItem(key)); rest.from = Date.now() - 231000;"
                 + " localStorage.setItem(key, JSON.stringify(rest)); } }");
         browser.waitForText("#restbar", "Set up");
         browser.click("#restbar [data-clock=silence]");
@@ -239,9 +239,9 @@ class FloorPhoneTest {
         browser.waitForText(".now h2", "set 1 of 3");
         browser.click(".now [data-clock=start]");
         browser.waitForText(".now .clocksays", "set 1/5");
-        shiftClocks(36_000);
+        clocksStartedBefore(36_000);
         browser.waitForText(".now .clocksays", "set 2/5 · Set up");
-        shiftClocks(70_000);
+        clocksStartedBefore(106_000);
         browser.waitForText(".now .clocksays", "Time");
         browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
@@ -265,10 +265,11 @@ class FloorPhoneTest {
                 d -> browser.all(".now").isEmpty() || !browser.text(".now h2").contains("B Bench") ? true : null);
     }
 
-    private void shiftClocks(int millis) {
+    /** As if so much time had passed, however long this machine took meanwhile. */
+    private void clocksStartedBefore(int millis) {
         browser.script(
                 "for (const key of Object.keys(localStorage)) { if (key.startsWith('clock ')) {"
-                        + " const run = JSON.parse(localStorage.getItem(key)); run.start -= given[0];"
+                        + " const run = JSON.parse(localStorage.getItem(key)); run.start = Date.now() - given[0];"
                         + " localStorage.setItem(key, JSON.stringify(run)); } }",
                 millis);
     }

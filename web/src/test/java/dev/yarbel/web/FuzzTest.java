@@ -48,6 +48,9 @@ class FuzzTest {
             "99999999999999999999",
             "{0}");
 
+    /** What is sent as something nobody types: a number, a choice, a hidden figure. */
+    private static final List<String> TAMPERED = List.of(NUL, "x".repeat(5000), "-1", "99999999999999999999");
+
     /** What would end the test's own ground. */
     private static final Pattern ENDS_SOMETHING =
             Pattern.compile(".*/(archive|hand-over|close|sign-out|remove|end|undo)$|/me/second-factor.*");
@@ -261,13 +264,15 @@ class FuzzTest {
                     }
                 }));
         for (String nasty : NASTY) {
-            fields.forEach((form, names) -> names.forEach(field -> {
-                int status = answer(form, field, nasty);
-                if (status >= 500) {
-                    faults.add(form.method() + " " + form.action() + " " + field + " ← "
-                            + nasty.substring(0, Math.min(12, nasty.length())) + " = " + status);
-                }
-            }));
+            fields.forEach((form, names) -> names.stream()
+                    .filter(field -> form.text().contains(field) || TAMPERED.contains(nasty))
+                    .forEach(field -> {
+                        int status = answer(form, field, nasty);
+                        if (status >= 500) {
+                            faults.add(form.method() + " " + form.action() + " " + field + " ← "
+                                    + nasty.substring(0, Math.min(12, nasty.length())) + " = " + status);
+                        }
+                    }));
         }
         assertThat(faults).isEmpty();
         assertThat(kept).as("a NUL that was taken").isEmpty();

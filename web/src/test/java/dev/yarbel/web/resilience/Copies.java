@@ -17,6 +17,7 @@ import java.time.Duration;
 final class Copies {
 
     private static OwnDatabase database;
+    private static Line line;
     private static Path folder;
     private static Copy first;
     private static Copy second;
@@ -27,6 +28,7 @@ final class Copies {
     static OwnDatabase asAtTheStart() throws Exception {
         if (database == null) {
             database = new OwnDatabase("yarbel_copies");
+            line = OwnDatabase.line();
             folder = Files.createTempDirectory("yarbel-copies");
             Runtime.getRuntime().addShutdownHook(new Thread(Copies::end));
             first();
@@ -45,6 +47,11 @@ final class Copies {
 
     private static boolean isIdle() throws SQLException {
         return database.count("select count(*) from event_publication where completion_date is null") == 0;
+    }
+
+    /** The line between the copies and their database; whoever breaks it mends it. */
+    static Line line() {
+        return line;
     }
 
     static Copy first() throws IOException, InterruptedException {
@@ -75,7 +82,7 @@ final class Copies {
     }
 
     private static Copy start() throws IOException, InterruptedException {
-        return Copy.start(folder, database.url());
+        return Copy.start(folder, database.url(line));
     }
 
     private static boolean isAlive(Copy copy) {

@@ -60,6 +60,7 @@ final class Copy implements AutoCloseable {
         ProcessBuilder builder = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
                         "-Xmx384m",
                         "-Dfile.encoding=UTF-8",
                         "-cp",
