@@ -3,7 +3,6 @@ package dev.yarbel.bench;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -64,13 +63,13 @@ public final class DeskLoad {
         Map<String, String> form = new LinkedHashMap<>();
         form.put("start", LocalDate.now().plusDays(60).toString());
         form.put("weeks", "16");
-        form.put("deload-every", "5");
+        form.put("every", "5");
         form.put("deload", "HALF_SETS");
-        List.of("0", "1", "3", "5").forEach(day -> form.put("day" + day, "on"));
+        form.put("days", "0,1,3,5");
         String[] lifts = {"squat", "bench-press", "deadlift", "overhead-press"};
         for (int i = 0; i < lifts.length; i++) {
-            form.put("lift" + (i + 1), lifts[i]);
-            form.put("school" + (i + 1), "phases");
+            form.put("lifts[" + i + "].lift", lifts[i]);
+            form.put("lifts[" + i + "].school", "phases");
         }
         form.put("keep", "1");
         return form;

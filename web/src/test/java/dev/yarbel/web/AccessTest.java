@@ -144,7 +144,12 @@ class AccessTest {
             entry("GET /lifters/{id}/book/lifts", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/book/lifts", May.THEIR_COACH),
             entry("GET /lifters/{id}/book/lifts/{lift}", May.LIFTER_AND_COACH),
-            entry("POST /lifters/{id}/book/lifts/{lift}/{part}", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/event-load", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/mastery", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/max", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/ratio", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/set-up", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/working-max", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/maxes/{max}/remove", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/maxes/{max}/restore", May.THEIR_COACH),
             entry("GET /lifters/{id}/book/lifts/{lift}/start", May.LIFTER_AND_COACH),
@@ -232,6 +237,10 @@ class AccessTest {
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),
             entry("POST /kit/{gym}", Map.of("name", "Gym", "unit", "KG", "collars", "0")),
             entry("POST /lifters", Map.of("name", "New", "unit", "KG")),
+            entry(
+                    "POST /lifters/{id}/book/lifts/{lift}/max",
+                    Map.of("kind", "CONTEST", "load", "150", "on", "2026-03-01")),
+            entry("POST /lifters/{id}/book/lifts/{lift}/working-max", Map.of("load", "140")),
             entry("POST /lifters/{id}/floor/aches", Map.of("place", "KNEE", "weight", "3")),
             entry(
                     "POST /lifters/{id}/floor/before",
@@ -306,7 +315,6 @@ class AccessTest {
         variables.put("code", "sleep");
         variables.put("lift", "front-squat");
         variables.put("day", 0);
-        variables.put("part", "ratio");
         as(Who.LIFTER, "/floor/free/sets", Map.of("lift", "barbell-row", "load", "30", "reps", "10", "effort", "easy"));
         as(Who.LIFTER, "/floor/free/finish", Map.of());
         variables.put(

@@ -159,6 +159,7 @@ class FuzzTest {
                 club.url("/book/curves"),
                 club.url("/book/lifts"),
                 club.url("/book/lifts/squat"),
+                club.url("/book/lifts/front-squat"),
                 club.url("/book/lifts/front-squat/start"),
                 club.url("/plan"),
                 club.url("/plan/new"),

@@ -70,11 +70,12 @@ class PlanDeskJourneyTest {
         browser.open(club.url("/plan/new"));
         browser.assertSound();
         browser.type("input[name=weeks]", "4");
-        for (int i = 2; i <= 3; i++) {
-            browser.find("select[name=lift" + i + "] option[value='']").click();
+        for (int i = 1; i <= 2; i++) {
+            browser.find("select[name='lifts[" + i + "].lift'] option[value='']")
+                    .click();
         }
-        browser.find("select[name=school1] option[value=heavy-light]").click();
-        browser.type("input[name=deload-every]", "0");
+        browser.find("select[name='lifts[0].school'] option[value=heavy-light]").click();
+        browser.type("input[name=every]", "0");
         browser.click("button[name=look]");
         browser.waitForText("#drawn", "not kept yet");
         browser.assertSound();

@@ -151,7 +151,7 @@ class TakingOnTest {
         takeOn("Tove Brandal", "kg", "Gym");
         String profile = browser.address().replaceFirst("#.*", "");
         for (HealthQuestion question : HealthQuestion.values()) {
-            browser.click("#health input[value=no][name=" + question + "]");
+            browser.click("#health input[value=no][name='answers[" + question + "]']");
         }
         browser.waitForText("#health", "Every answer is no.");
         keep("novice-since", "03102026");

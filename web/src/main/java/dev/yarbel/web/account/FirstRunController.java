@@ -42,6 +42,9 @@ class FirstRunController {
     @PostMapping
     String setUp(
             @ModelAttribute FirstRunForm form, HttpServletRequest request, HttpServletResponse response, Model model) {
+        if (accounts.anyClub()) {
+            return "redirect:/sign-in";
+        }
         Map<String, String> errors = form.errors();
         if (errors.isEmpty()
                 && throttle.tries(Throttle.Door.CODE, request.getRemoteAddr()).isPresent()) {

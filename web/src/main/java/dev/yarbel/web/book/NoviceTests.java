@@ -1,6 +1,5 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.estimate.NoviceStart;
@@ -8,9 +7,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
-import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -52,20 +48,14 @@ class NoviceTests {
                 lifter.clubId(), lifter.id(), lift, today(person));
     }
 
-    /** Keeps one set of the guided test. */
-    void testSet(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        Mass load = typed.read("load", text -> Reading.mass(text, lifter.unit()));
-        Effort effort = typed.read("effort", text -> {
-            try {
-                return Effort.parse(text);
-            } catch (IllegalArgumentException none) {
-                throw new UnreadableException("set.error.effort");
-            }
-        });
-        int number = typed.read("number", text -> Reading.number(text, 1, NoviceStart.MOST_SETS));
+    /**
+     * Keeps one set of the guided test.
+     *
+     * @param number which it is, from 1; any but the next changes nothing
+     */
+    void testSet(Person coach, LifterCard lifter, Lift lift, int number, NoviceStart.TestSet set) {
         if (test(coach, lifter, lift).size() == number - 1) {
-            testSets.save(new TestSetEntity(
-                    lifter.clubId(), lifter.id(), lift, today(coach), number, new NoviceStart.TestSet(load, effort)));
+            testSets.save(new TestSetEntity(lifter.clubId(), lifter.id(), lift, today(coach), number, set));
         }
     }
 
@@ -89,8 +79,7 @@ class NoviceTests {
     }
 
     /** Starts from a load good for 15 to 20 repetitions. */
-    void goodFor(Person coach, LifterCard lifter, Variation variation, Typed typed) {
-        Mass load = typed.read("good", text -> Reading.mass(text, lifter.unit()));
+    void goodFor(Person coach, LifterCard lifter, Variation variation, Mass load) {
         Mass workingMax = NoviceStart.workingMax(load);
         numbers.found(coach, lifter, variation.lift(), workingMax, workingMax, "book.source.good-for");
     }

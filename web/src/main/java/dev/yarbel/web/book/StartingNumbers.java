@@ -2,7 +2,6 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
@@ -11,24 +10,21 @@ import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.measure.UnitSlip;
-import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.FarOff;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,8 +39,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class StartingNumbers {
-
-    private static final int LONGEST = 80;
 
     private final Book book;
     private final LiftNumbersRepository numbers;
@@ -95,59 +89,45 @@ public class StartingNumbers {
                 .orElseGet(() -> numbers.save(new LiftNumbersEntity(lifter.clubId(), lifter.id(), lift)));
     }
 
-    /** Sets a max down, and where there is no working max yet, that too at the coach's share of it. */
-    public void max(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        RecordedMax.Kind kind = typed.read("kind", text -> Reading.choice(RecordedMax.Kind.class, text));
-        Mass load = typed.read("load", text -> Reading.mass(text, lifter.unit()));
-        int reps = kind == RecordedMax.Kind.REP_MAX
-                ? typed.read("reps", text -> Reading.number(text, 2, RecordedMax.MOST_REPS))
-                : 1;
-        LocalDate on = typed.read(
-                "on", text -> kind == RecordedMax.Kind.GOAL ? Reading.day(text) : Reading.pastDay(text, today(coach)));
-        String source =
-                typed.readIfAny("source", text -> Reading.words(text, LONGEST)).orElse("");
-        Set<Worn> worn = EnumSet.noneOf(Worn.class);
-        for (Worn kit : Worn.values()) {
-            if (typed.isTicked("worn-" + kit)) {
-                worn.add(kit);
-            }
+    /**
+     * Sets a max down, and where there is no working max yet, that too at the coach's share of it.
+     *
+     * @param typedIn the unit it was typed in, in which it is shown again
+     * @param meant whether the coach was asked about this load and stands by it
+     */
+    public void max(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn, boolean meant) {
+        if (!meant) {
+            askAbout(
+                    max.load(),
+                    maxes.newest(lifter.clubId(), lifter.id(), max.lift()).stream()
+                            .findFirst()
+                            .map(RecordedMaxEntity::max)
+                            .map(RecordedMax::load),
+                    lifter);
         }
-        RecordedMax max = new RecordedMax(lift, kind, load, reps, on, worn, source);
-        Optional<Mass> last = maxes.newest(lifter.clubId(), lifter.id(), lift).stream()
-                .findFirst()
-                .map(RecordedMaxEntity::max)
-                .map(RecordedMax::load);
-        askAbout(load, last, lifter, typed);
-        maxes.save(new RecordedMaxEntity(
-                lifter.clubId(),
-                lifter.id(),
-                max,
-                Reading.unit(typed.text("load"), lifter.unit()),
-                coach.personName(),
-                clock.instant()));
+        maxes.save(
+                new RecordedMaxEntity(lifter.clubId(), lifter.id(), max, typedIn, coach.personName(), clock.instant()));
         ledger.write(
                 coach,
                 lifter,
                 ChangeKind.MAX,
-                List.of(lift.key(), kind.name(), String.valueOf(reps)),
+                List.of(max.lift().key(), max.kind().name(), String.valueOf(max.reps())),
                 Optional.empty(),
                 "",
-                words.load(load, lifter.unit()));
-        LiftNumbersEntity row = row(lifter, lift);
-        if (kind != RecordedMax.Kind.GOAL && row.workingMax().isEmpty()) {
+                words.load(max.load(), lifter.unit()));
+        LiftNumbersEntity row = row(lifter, max.lift());
+        if (max.kind() != RecordedMax.Kind.GOAL && row.workingMax().isEmpty()) {
             Mass share = max.max(row.curve()).times(lifter.shareOfEstimate());
             workingMax(coach, lifter, row, share);
         }
     }
 
     /** What is far from the last entry is asked about once, never refused. */
-    private void askAbout(Mass load, Optional<Mass> last, LifterCard lifter, Typed typed) {
-        if (!typed.isConfirmed("load")) {
-            FarOff.max(load, last).ifPresent(known -> {
-                String code = UnitSlip.isSuspected(load, known) ? "ask.unit-slip" : "ask.far-off";
-                throw new UnreadableException(code, words.load(known, lifter.unit())).in("load");
-            });
-        }
+    private void askAbout(Mass load, Optional<Mass> last, LifterCard lifter) {
+        FarOff.max(load, last).ifPresent(known -> {
+            String code = UnitSlip.isSuspected(load, known) ? "ask.unit-slip" : "ask.far-off";
+            throw new UnreadableException(code, words.load(known, lifter.unit())).in("load");
+        });
     }
 
     /** Sets down a max that a novice's start found, with what it came from, and makes a working max of it. */
@@ -188,11 +168,16 @@ public class StartingNumbers {
         }
     }
 
-    /** Sets the working max to what the coach typed. */
-    void workingMax(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        Mass load = typed.read("load", text -> Reading.mass(text, lifter.unit()));
+    /**
+     * Sets the working max to what the coach typed.
+     *
+     * @param meant whether the coach was asked about this load and stands by it
+     */
+    void workingMax(Person coach, LifterCard lifter, Lift lift, Mass load, boolean meant) {
         LiftNumbersEntity row = row(lifter, lift);
-        askAbout(load, row.workingMax(), lifter, typed);
+        if (!meant) {
+            askAbout(load, row.workingMax(), lifter);
+        }
         workingMax(coach, lifter, row, load);
     }
 
@@ -223,18 +208,22 @@ public class StartingNumbers {
                 .orElseThrow(NotFoundException::new);
     }
 
-    /** Keeps what speaks for a mastery, and what the coach decides it is. */
-    public void mastery(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        Optional<LocalDate> since = typed.readIfAny("since", text -> Reading.pastDay(text, today(coach)));
-        Optional<Consistency> consistency = Reading.find(Consistency.class, typed.text("consistency"));
-        Optional<Mastery> mastery = Reading.find(Mastery.class, typed.text("mastery"));
+    /**
+     * What speaks for a lifter's mastery of a lift, and what the coach decides it is.
+     *
+     * @param since it has been practised
+     */
+    public record Practice(Optional<LocalDate> since, Optional<Consistency> consistency, Optional<Mastery> mastery) {}
+
+    /** Keeps what is known of how a lift has been practised. */
+    public void mastery(Person coach, LifterCard lifter, Lift lift, Practice practice) {
         LiftNumbersEntity row = row(lifter, lift);
-        write(coach, lifter, lift, "since", row.practisedSince(), since);
-        write(coach, lifter, lift, "consistency", row.consistency(), consistency);
-        write(coach, lifter, lift, "mastery", row.mastery(), mastery);
-        row.practisedSince(since.orElse(null));
-        row.consistency(consistency.orElse(null));
-        row.mastery(mastery.orElse(null));
+        write(coach, lifter, lift, "since", row.practisedSince(), practice.since());
+        write(coach, lifter, lift, "consistency", row.consistency(), practice.consistency());
+        write(coach, lifter, lift, "mastery", row.mastery(), practice.mastery());
+        row.practisedSince(practice.since().orElse(null));
+        row.consistency(practice.consistency().orElse(null));
+        row.mastery(practice.mastery().orElse(null));
     }
 
     private void write(Person coach, LifterCard lifter, Lift lift, String what, Optional<?> before, Optional<?> after) {
@@ -250,12 +239,11 @@ public class StartingNumbers {
         }
     }
 
-    /** Sets a ratio to the parent for this lifter; blank goes back to the default. */
-    public void ratio(Person coach, LifterCard lifter, Variation variation, Typed typed) {
+    /** Sets a ratio to the parent for this lifter; none goes back to the default. */
+    void ratio(Person coach, LifterCard lifter, Variation variation, Optional<Percent> share) {
         if (variation.parent().isEmpty()) {
             throw new NotFoundException();
         }
-        Optional<Percent> share = typed.readIfAny("ratio", text -> Percent.of(Reading.decimal(text, 1, 200)));
         LiftNumbersEntity row = row(lifter, variation.lift());
         Optional<Percent> before = row.ratio();
         if (!before.equals(share)) {
@@ -271,12 +259,7 @@ public class StartingNumbers {
         }
     }
 
-    /** Sets down the load announced for the contest; blank where none is any more. */
-    public void eventLoad(Person coach, LifterCard lifter, Lift lift, Typed typed) {
-        eventLoad(coach, lifter, lift, typed.readIfAny("load", text -> Reading.mass(text, lifter.unit())));
-    }
-
-    /** The same, read already. */
+    /** Sets down the load announced for the contest; none where none is any more. */
     public void eventLoad(Person coach, LifterCard lifter, Lift lift, Optional<Mass> load) {
         LiftNumbersEntity row = row(lifter, lift);
         Optional<Mass> before = row.eventLoad();
@@ -293,14 +276,15 @@ public class StartingNumbers {
         }
     }
 
-    /** Keeps the figures of a set-up card. */
-    public void setUp(Person coach, LifterCard lifter, Variation variation, Typed typed) {
+    /** Keeps the figures of a set-up card; one that is blank or missing is taken off it. */
+    public void setUp(Person coach, LifterCard lifter, Variation variation, Map<SetUpMeasure, String> figures) {
         Map<SetUpMeasure, SetUpEntity> card =
                 setUps.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
                         .filter(figure -> figure.lift().equals(variation.lift()))
                         .collect(Collectors.toMap(SetUpEntity::measure, Function.identity()));
         for (SetUpMeasure measure : variation.measures()) {
-            Optional<String> figure = typed.readIfAny(measure.name(), text -> Reading.words(text, 40));
+            Optional<String> figure =
+                    Optional.ofNullable(figures.get(measure)).map(String::strip).filter(text -> !text.isEmpty());
             Optional<SetUpEntity> kept = Optional.ofNullable(card.get(measure));
             String before = kept.map(SetUpEntity::figure).orElse("");
             if (!before.equals(figure.orElse(""))) {
@@ -324,55 +308,48 @@ public class StartingNumbers {
         }
     }
 
-    /** Adds a variation of the club's own. */
-    Lift add(Person coach, LifterCard lifter, Typed typed) {
-        typed.read("name", text -> Reading.words(text, 36));
-        Catalogue catalogue = book.catalogue(lifter.clubId());
-        Optional<Variation> parent = typed.readIfAny("parent", text -> catalogue.all().stream()
-                .filter(variation -> variation.lift().key().equals(text))
-                .findFirst()
-                .orElseThrow(() -> new UnreadableException("read.choice")));
-        Optional<Percent> ratio =
-                parent.map(given -> typed.read("ratio", text -> Percent.of(Reading.decimal(text, 1, 200))));
-        Set<Muscle> trains = ticked(typed, "trains-", Muscle.class);
-        if (parent.isEmpty() && trains.isEmpty()) {
-            throw new UnreadableException("book.trains-what").in("trains");
+    /**
+     * A variation of the club's own.
+     *
+     * @param parent what it is a variation of; null where it stands alone
+     * @param ratio of its max to its parent's
+     * @param trains and loads what it trains and loads where it stands alone
+     * @param card what its set-up card asks for
+     */
+    record OwnLift(
+            String name,
+            Variation parent,
+            Percent ratio,
+            Implement implement,
+            boolean pins,
+            Set<Muscle> trains,
+            Set<Tissue> loads,
+            List<SetUpMeasure> card) {
+
+        Variation as(Lift lift) {
+            return parent == null
+                    ? Variation.alone(lift, trains, loads, implement, pins, card)
+                    : parent.varied(lift, ratio, implement, pins, card);
         }
-        Implement implement = typed.read("implement", text -> Reading.choice(Implement.class, text));
-        Lift lift = typed.read("name", this::key);
-        if (catalogue.find(lift).isPresent()) {
+    }
+
+    /** Adds a variation of the club's own. */
+    Lift add(Person coach, LifterCard lifter, OwnLift own) {
+        Lift lift = Reading.field("name", own.name(), this::key);
+        if (book.catalogue(lifter.clubId()).find(lift).isPresent()) {
             throw new UnreadableException("book.lift-there").in("name");
         }
-        List<SetUpMeasure> card = Arrays.stream(SetUpMeasure.values())
-                .filter(measure -> typed.isTicked("card-" + measure))
-                .toList();
-        boolean pins = typed.isTicked("pins");
-        Variation variation = parent.map(given -> given.varied(lift, ratio.orElseThrow(), implement, pins, card))
-                .orElseGet(() ->
-                        Variation.alone(lift, trains, ticked(typed, "loads-", Tissue.class), implement, pins, card));
-        variations.save(new OwnVariation(lifter.clubId(), variation));
-        ledger.write(
-                coach,
-                lifter,
-                ChangeKind.VARIATION,
-                List.of(lift.key()),
-                Optional.empty(),
-                "",
-                parent.map(given -> words.lift(given.lift()) + ", " + words.percent(ratio.orElseThrow()))
-                        .orElseGet(() -> trains.stream()
-                                .map(muscle -> words.say("muscle." + muscle))
-                                .collect(Collectors.joining(", "))));
+        variations.save(new OwnVariation(lifter.clubId(), own.as(lift)));
+        ledger.write(coach, lifter, ChangeKind.VARIATION, List.of(lift.key()), Optional.empty(), "", described(own));
         return lift;
     }
 
-    private static <E extends Enum<E>> Set<E> ticked(Typed typed, String prefix, Class<E> kind) {
-        Set<E> ticked = EnumSet.noneOf(kind);
-        for (E each : kind.getEnumConstants()) {
-            if (typed.isTicked(prefix + each.name())) {
-                ticked.add(each);
-            }
-        }
-        return ticked;
+    private String described(OwnLift own) {
+        return own.parent() == null
+                ? own.trains().stream()
+                        .map(muscle -> words.say("muscle." + muscle))
+                        .collect(Collectors.joining(", "))
+                : words.lift(own.parent().lift()) + ", " + words.percent(own.ratio());
     }
 
     /** A key from a name: letters and figures, hyphens between, marked as the club's own. */

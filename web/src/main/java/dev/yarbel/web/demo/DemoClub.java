@@ -3,12 +3,18 @@ package dev.yarbel.web.demo;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.block.Blocks;
@@ -18,9 +24,10 @@ import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.MeasureKind;
 import dev.yarbel.web.roster.NewLifter;
+import dev.yarbel.web.roster.NoteKind;
 import dev.yarbel.web.roster.Profiles;
 import dev.yarbel.web.roster.Roster;
 import java.math.BigDecimal;
@@ -28,7 +35,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -226,96 +233,93 @@ public class DemoClub {
                 String[] field = entry.split("=");
                 profiles.keep(coach, card.id(), field[0].strip(), field[1].strip());
             }
-            measure(coach, card, "BODY_MASS", parts[2].strip(), today.minusDays(20));
+            measure(coach, card, MeasureKind.BODY_MASS, parts[2].strip(), today.minusDays(20));
             answerNo(coach, card, DemoProfiles.YES.get(card.name()));
         }
         LifterCard rufus = byName.get("Rufus Kell");
         profiles.ache(
                 bryn,
-                rufus.id(),
-                new Typed(Map.of(
-                        "place",
-                        "SHOULDER",
-                        "words",
+                rufus,
+                new Ache(
+                        Tissue.SHOULDER,
                         "right, at the front, in the bottom of the press",
-                        "since",
-                        today.minusDays(47).toString())));
-        note(bryn, rufus, "COACH_WANTS", "Press without pain first; the squat can go on as it was.");
-        note(bryn, rufus, "NOTE", "Calls everything an 8. Watch the last rep, not the face.");
+                        today.minusDays(47),
+                        Optional.empty(),
+                        Set.of()));
+        note(bryn, rufus, NoteKind.COACH_WANTS, "Press without pain first; the squat can go on as it was.");
+        note(bryn, rufus, NoteKind.NOTE, "Calls everything an 8. Watch the last rep, not the face.");
         LifterCard desmond = byName.get("Desmond Pike");
-        profiles.clearHealth(
-                bryn,
-                desmond.id(),
-                new Typed(Map.of(
-                        "by",
-                        "his cardiologist, by letter",
-                        "on",
-                        today.minusDays(60).toString())));
+        profiles.clearHealth(bryn, desmond.id(), "his cardiologist, by letter", today.minusDays(60));
         LifterCard wren = byName.get("Wren Halloway");
-        measure(bryn, wren, "BODY_MASS", "74.2", today.minusDays(3));
+        measure(bryn, wren, MeasureKind.BODY_MASS, "74.2", today.minusDays(3));
         note(
                 accounts.person("wren"),
                 wren,
-                "LIFTER_WANTS",
+                NoteKind.LIFTER_WANTS,
                 "A 190 squat in a contest, and to stop being afraid of it.");
-        note(bryn, wren, "COACH_WANTS", "Depth the same at 170 as at 120.");
-        max(bryn, wren, "squat", "CONTEST", "177.5", 1, today.minusDays(130), "Autumn open", "BELT", "KNEE_SLEEVES");
-        max(bryn, wren, "squat", "REP_MAX", "155", 5, today.minusDays(60), "", "BELT");
-        max(bryn, wren, "squat", "GOAL", "190", 1, today.plusDays(70), "Spring open");
+        note(bryn, wren, NoteKind.COACH_WANTS, "Depth the same at 170 as at 120.");
+        max(
+                bryn,
+                wren,
+                RecordedMax.Kind.CONTEST,
+                "177.5",
+                1,
+                today.minusDays(130),
+                "Autumn open",
+                Worn.BELT,
+                Worn.KNEE_SLEEVES);
+        max(bryn, wren, RecordedMax.Kind.REP_MAX, "155", 5, today.minusDays(60), "", Worn.BELT);
+        max(bryn, wren, RecordedMax.Kind.GOAL, "190", 1, today.plusDays(70), "Spring open");
         starting.mastery(
                 bryn,
                 wren,
                 Lift.SQUAT,
-                new Typed(Map.of(
-                        "since",
-                        today.minusMonths(40).toString(),
-                        "consistency",
-                        "HOLDS_WHEN_LIGHT",
-                        "mastery",
-                        "INTERMEDIATE")));
+                new StartingNumbers.Practice(
+                        Optional.of(today.minusMonths(40)),
+                        Optional.of(Consistency.HOLDS_WHEN_LIGHT),
+                        Optional.of(Mastery.INTERMEDIATE)));
         Variation squat = book.catalogue(wren.clubId()).of(Lift.SQUAT);
         starting.setUp(
                 bryn,
                 wren,
                 squat,
-                new Typed(Map.of("RACK_HEIGHT", "hole 14", "STANCE", "42 cm", "SAFETY_HEIGHT", "hole 6")));
+                Map.of(
+                        SetUpMeasure.RACK_HEIGHT, "hole 14",
+                        SetUpMeasure.STANCE, "42 cm",
+                        SetUpMeasure.SAFETY_HEIGHT, "hole 6"));
         LifterCard ottilie = byName.get("Ottilie Strand");
-        measure(bryn, ottilie, "BODY_WEIGHT_SQUATS", "32", today.minusDays(12));
-        measure(bryn, ottilie, "PUSH_UPS", "6", today.minusDays(12));
+        measure(bryn, ottilie, MeasureKind.BODY_WEIGHT_SQUATS, "32", today.minusDays(12));
+        measure(bryn, ottilie, MeasureKind.PUSH_UPS, "6", today.minusDays(12));
     }
 
-    private void measure(Person coach, LifterCard lifter, String kind, String figure, LocalDate on) {
-        profiles.measure(coach, lifter.id(), new Typed(Map.of("kind", kind, "figure", figure, "on", on.toString())));
+    private void measure(Person coach, LifterCard lifter, MeasureKind kind, String figure, LocalDate on) {
+        profiles.measure(coach, lifter, kind, kind.read(figure, lifter.unit()), on, false);
     }
 
-    private void note(Person coach, LifterCard lifter, String kind, String text) {
-        profiles.note(coach, lifter.id(), new Typed(Map.of("kind", kind, "text", text)));
+    private void note(Person writer, LifterCard lifter, NoteKind kind, String text) {
+        profiles.note(writer, lifter, kind, text);
     }
 
     private void answerNo(Person coach, LifterCard lifter, HealthQuestion yes) {
-        Map<String, String> answers = new HashMap<>();
+        Map<HealthQuestion, Boolean> answers = new EnumMap<>(HealthQuestion.class);
         for (HealthQuestion question : HealthQuestion.values()) {
-            answers.put(question.name(), question == yes ? "yes" : "no");
+            answers.put(question, question == yes);
         }
-        profiles.health(coach, lifter.id(), new Typed(answers));
+        profiles.health(coach, lifter.id(), answers);
     }
 
     private void max(
             Person coach,
             LifterCard lifter,
-            String lift,
-            String kind,
+            RecordedMax.Kind kind,
             String load,
             int reps,
             LocalDate on,
             String source,
-            String... worn) {
-        Map<String, String> typed = new HashMap<>(Map.of(
-                "kind", kind, "load", load, "reps", String.valueOf(reps), "on", on.toString(), "source", source));
-        for (String kit : worn) {
-            typed.put("worn-" + kit, "on");
-        }
-        starting.max(coach, lifter, new Lift(lift), new Typed(typed));
+            Worn... worn) {
+        Mass lifted = Mass.of(load, lifter.unit());
+        RecordedMax max = new RecordedMax(Lift.SQUAT, kind, lifted, reps, on, Worn.inOrder(List.of(worn)), source);
+        starting.max(coach, lifter, max, lifter.unit(), false);
     }
 
     /** Maxes such as {@code squat 182}, in the lifter's unit, and a working max at the coach's share of each. */

@@ -169,7 +169,7 @@ class UnplannedController {
     private LiftedSet read(LifterCard lifter, FreeSet sent) {
         Lift lift = Reading.field("lift", sent.lift(), text -> lifts.read(lifter.clubId(), text));
         Mass load = Reading.field("load", sent.load(), text -> Reading.massOrNothing(text, lifter.unit()));
-        Effort effort = Reading.field("effort", sent.effort(), UnplannedController::effort);
+        Effort effort = Reading.field("effort", sent.effort(), Reading::effort);
         int reps = Reading.field("reps", sent.reps(), text -> Reading.number(text, 0, MOST_REPS));
         if (reps == 0 && !effort.isMissed()) {
             throw new UnreadableException("set.error.no-reps").in("reps");
@@ -191,14 +191,6 @@ class UnplannedController {
         FarOff.reps(set.reps(), Optional.empty(), set.load(), numbers).ifPresent(limit -> {
             throw new UnreadableException("ask.free-reps", limit).in("reps");
         });
-    }
-
-    private static Effort effort(String text) {
-        try {
-            return Effort.parse(text);
-        } catch (IllegalArgumentException noEffort) {
-            throw new UnreadableException("set.error.effort");
-        }
     }
 
     /** What is said at the end of it. */

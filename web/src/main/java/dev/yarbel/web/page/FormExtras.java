@@ -19,6 +19,15 @@ public final class FormExtras {
         return mark(values).equals(meant);
     }
 
+    /**
+     * Whether a person was asked about what stands in a field and stands by it.
+     *
+     * @param confirmed what was asked about, sent along by the button that says so; null where nothing was
+     */
+    public static boolean isConfirmed(String confirmed, String text) {
+        return confirmed != null && confirmed.equals(text);
+    }
+
     /** What a form sends along when these values are meant. */
     public static String mark(String... values) {
         return Arrays.stream(values)

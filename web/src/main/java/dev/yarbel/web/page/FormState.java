@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -40,6 +41,13 @@ public record FormState(String form, Map<String, String> values, Map<String, Str
     public String value(String ofForm, String ofField, Object kept) {
         String shown = kept == null ? "" : kept.toString();
         return form.equals(ofForm) ? values.getOrDefault(ofField, shown) : shown;
+    }
+
+    /** Whether a box, or one of several of the same name, was ticked in a form that comes again. */
+    public boolean ticked(String ofForm, String ofField, Object option) {
+        return concerns(ofForm)
+                && values.containsKey(ofField)
+                && List.of(values.get(ofField).split(",")).contains(option.toString());
     }
 
     /** The sentence beside a field, else null. */

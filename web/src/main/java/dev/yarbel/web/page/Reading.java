@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
@@ -42,6 +43,22 @@ public final class Reading {
         return text == null || text.isBlank() ? Optional.empty() : Optional.of(field(name, text, reader));
     }
 
+    /** What a field holds, which must not be left blank. */
+    public static <T> T needed(String name, T given) {
+        if (given == null) {
+            throw new UnreadableException("read.needed").in(name);
+        }
+        return given;
+    }
+
+    /** The whole number of a field, between two others. */
+    public static int within(String name, Integer given, int least, int most) {
+        if (given == null || given < least || given > most) {
+            throw new UnreadableException("read.number", String.valueOf(least), String.valueOf(most)).in(name);
+        }
+        return given;
+    }
+
     /** A load above nothing; without a unit in the unit given. */
     public static Mass mass(String text, MassUnit unitless) {
         return mass(text, unitless, MOST);
@@ -69,6 +86,15 @@ public final class Reading {
     public static MassUnit unit(String text, MassUnit unitless) {
         Matcher matcher = UNIT.matcher(text.strip());
         return matcher.find() ? MassUnit.fromSymbol(matcher.group()).orElse(unitless) : unitless;
+    }
+
+    /** What a set was rated: repetitions left, an RPE, easy or missed. */
+    public static Effort effort(String text) {
+        try {
+            return Effort.parse(text);
+        } catch (IllegalArgumentException none) {
+            throw new UnreadableException("set.error.effort");
+        }
     }
 
     /** A length between two others. */
@@ -110,7 +136,15 @@ public final class Reading {
 
     /** A day that has come, of the last eighty years. */
     public static LocalDate pastDay(String text, LocalDate today) {
-        LocalDate day = day(text);
+        return past(day(text), today);
+    }
+
+    /** The day of a field, that must have come, in the last eighty years. */
+    public static LocalDate past(String name, LocalDate day, LocalDate today) {
+        return field(name, "", any -> past(day, today));
+    }
+
+    private static LocalDate past(LocalDate day, LocalDate today) {
         if (day.isAfter(today)) {
             throw new UnreadableException("read.day.to-come");
         }

@@ -53,6 +53,11 @@ public final class Sent<T> {
         return FormState.typedSoFar(name, typed);
     }
 
+    /** What was typed into a field, as it was; empty where nothing was. */
+    public String text(String field) {
+        return typed.getOrDefault(field, "");
+    }
+
     private Map<String, String> troubles() {
         Map<String, String> troubles = new LinkedHashMap<>();
         typed.forEach((field, text) -> {

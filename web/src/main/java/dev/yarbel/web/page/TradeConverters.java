@@ -3,7 +3,10 @@ package dev.yarbel.web.page;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.TaskKey;
+import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.Locale;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.converter.ConverterFactory;
@@ -22,9 +25,21 @@ class TradeConverters implements WebMvcConfigurer {
     public void addFormatters(FormatterRegistry registry) {
         add(registry, TaskKey.class, TaskKey::parse);
         add(registry, Lift.class, Lift::new);
+        add(registry, School.class, key -> School.of(key).orElseThrow(IllegalArgumentException::new));
         add(registry, Rpe.class, Rpe::parse);
         add(registry, BarSpeed.class, BarSpeed::parse);
+        add(registry, LocalDate.class, LocalDate::parse);
+        add(registry, BigDecimal.class, TradeConverters::figure);
         registry.addConverterFactory(new Choice());
+    }
+
+    /** A figure with a point or a comma, two decimals at most; a share may have its sign. */
+    private static BigDecimal figure(String text) {
+        String figure = text.replace("%", "").strip().replace(',', '.');
+        if (figure.matches("\\d{1,6}(\\.\\d{1,2})?")) {
+            return new BigDecimal(figure);
+        }
+        throw new IllegalArgumentException("no figure: " + text);
     }
 
     private static <T> void add(FormatterRegistry registry, Class<T> type, Converter<String, T> reader) {

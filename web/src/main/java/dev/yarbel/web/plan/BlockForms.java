@@ -5,7 +5,6 @@ import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.DayEdit;
 import dev.yarbel.core.block.DayId;
-import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotEdit;
 import dev.yarbel.core.block.SlotId;
@@ -13,14 +12,12 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.block.WeekEdit;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -36,36 +33,6 @@ import java.util.stream.IntStream;
 /** Reads what the forms beside the sheet ask of a block's weeks, days and slots: the only place that knows their fields. */
 final class BlockForms {
 
-    /** What can be asked for, as forms name it. */
-    enum Kind {
-        WEEK_INSERT,
-        WEEK_COPY,
-        WEEK_REMOVE,
-        WEEK_EARLIER,
-        WEEK_LATER,
-        WEEK_SHAPE,
-        PHASE_LENGTHEN,
-        SLOT_ADD,
-        SLOT_REMOVE,
-        SLOT_UP,
-        SLOT_DOWN,
-        SLOT_SET,
-        DAY_ADD,
-        DAY_COPY,
-        DAY_REMOVE,
-        DAY_EARLIER,
-        DAY_LATER,
-        DAY_SET,
-        BLOCK_SET,
-        BLOCK_SHIFT,
-        CONTEST_SHAPE;
-
-        /** Whether it goes for the blocks given from one as well; name, start and contest are each lifter's own. */
-        boolean canFollow() {
-            return this != BLOCK_SET && this != BLOCK_SHIFT && this != CONTEST_SHAPE;
-        }
-    }
-
     /** An edit, and what the ledger says of it. */
     record Asked(BlockEdit edit, EditRecord record) {}
 
@@ -74,12 +41,12 @@ final class BlockForms {
 
     private final HeldBlock held;
     private final Block block;
-    private final Typed typed;
+    private final ChangeForm form;
 
-    private BlockForms(HeldBlock held, Typed typed) {
+    private BlockForms(HeldBlock held, ChangeForm form) {
         this.held = held;
         this.block = held.block();
-        this.typed = typed;
+        this.form = form;
     }
 
     /**
@@ -88,11 +55,11 @@ final class BlockForms {
      * @throws UnreadableException when a field cannot be used
      * @throws BlockRefused when it is about something that is not there
      */
-    static Asked read(Kind kind, HeldBlock held, Typed typed) {
-        return new BlockForms(held, typed).read(kind);
+    static Asked read(HeldBlock held, ChangeForm form) {
+        return new BlockForms(held, form).read(form.kind());
     }
 
-    private Asked read(Kind kind) {
+    private Asked read(ChangeForm.Kind kind) {
         return switch (kind) {
             case WEEK_INSERT -> asked(kind, week() + 1, WeekEdit.Insert.empty(week()));
             case WEEK_COPY -> asked(kind, week() + 1, new WeekEdit.Repeat(week()));
@@ -118,7 +85,7 @@ final class BlockForms {
         };
     }
 
-    private static Asked asked(Kind kind, Object about, BlockEdit edit) {
+    private static Asked asked(ChangeForm.Kind kind, Object about, BlockEdit edit) {
         String code = kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
         return new Asked(edit, EditRecord.of(code, about));
     }
@@ -126,28 +93,28 @@ final class BlockForms {
     // ---- weeks
 
     private int week() {
-        return typed.read("week", text -> Reading.number(text, 1, block.weeks())) - 1;
+        return Reading.within("week", form.week(), 1, block.weeks()) - 1;
     }
 
     private BlockEdit shape() {
-        BlockWeek week =
-                new BlockWeek(typed.read("phase", text -> Reading.choice(Phase.class, text)), typed.isTicked("deload"));
+        BlockWeek week = new BlockWeek(Reading.needed("phase", form.phase()), Boolean.TRUE.equals(form.deload()));
         return new WeekEdit.Set(week(), block.shape().get(week()), week);
     }
 
     private BlockEdit lengthened() {
-        int by = typed.read("by", text -> Reading.number(text, 1, MOST_REPEATS));
+        int by = Reading.within("by", form.by(), 1, MOST_REPEATS);
         return new BlockEdit.Several(Collections.nCopies(by, new WeekEdit.Repeat(week())));
     }
 
     // ---- slots
 
     private Slot slot() {
-        return block.slot(new SlotId(typed.read("slot", BlockForms::number)))
+        return Optional.ofNullable(form.slot())
+                .flatMap(number -> block.slot(new SlotId(number)))
                 .orElseThrow(() -> new BlockRefused("gone"));
     }
 
-    private Asked addedSlot(Kind kind) {
+    private Asked addedSlot(ChangeForm.Kind kind) {
         TrainingDay day = day();
         Lift lift = lift();
         Slot slot = new Slot(
@@ -172,7 +139,7 @@ final class BlockForms {
 
     private BlockEdit setSlot() {
         Slot slot = slot();
-        String letter = typed.read("letter", BlockForms::letter);
+        String letter = Reading.field("letter", form.letter(), BlockForms::letter);
         SlotEdit.Title title = new SlotEdit.Title(letter, lift(), reason());
         boolean taken = block.dayOf(slot.id()).orElseThrow().slots().stream()
                 .anyMatch(
@@ -184,25 +151,26 @@ final class BlockForms {
     }
 
     private Lift lift() {
-        return typed.read("lift", key -> lift(held.read().standing().catalogue(), key));
+        return lift(held.read().standing().catalogue(), "lift", form.lift());
     }
 
     private Optional<String> reason() {
-        return typed.readIfAny("reason", text -> line(text, LONGEST_NAME * 2));
+        return Reading.fieldIfAny("reason", form.reason(), text -> line(text, LONGEST_NAME * 2));
     }
 
     // ---- days
 
     private TrainingDay day() {
-        return block.day(new DayId(typed.read("day", BlockForms::number))).orElseThrow(() -> new BlockRefused("gone"));
+        return Optional.ofNullable(form.day())
+                .flatMap(number -> block.day(new DayId(number)))
+                .orElseThrow(() -> new BlockRefused("gone"));
     }
 
     private DayEdit.Title dayTitle() {
-        int offset = typed.read("offset", text -> Reading.number(text, 0, 6));
-        return new DayEdit.Title(typed.read("name", text -> line(text, LONGEST_NAME)), offset);
+        return new DayEdit.Title(name(), Reading.within("offset", form.offset(), 0, 6));
     }
 
-    private Asked addedDay(Kind kind) {
+    private Asked addedDay(ChangeForm.Kind kind) {
         DayEdit.Title title = dayTitle();
         TrainingDay day = new TrainingDay(held.newDay(), title.name(), title.offset(), List.of());
         return asked(kind, title.name(), DayEdit.Add.last(block, day));
@@ -218,27 +186,23 @@ final class BlockForms {
 
     // ---- the block
 
-    private Asked renamed(Kind kind) {
-        BlockEdit.Title title = new BlockEdit.Title(
-                typed.read("name", text -> line(text, LONGEST_NAME)), typed.readIfAny("contest", Reading::day));
+    private Asked renamed(ChangeForm.Kind kind) {
+        BlockEdit.Title title = new BlockEdit.Title(name(), Optional.ofNullable(form.contest()));
         return asked(
                 kind, title.name(), new BlockEdit.Rename(new BlockEdit.Title(block.name(), block.contest()), title));
     }
 
-    private Asked started(Kind kind) {
-        LocalDate start = typed.read("start", Reading::day);
+    private Asked started(ChangeForm.Kind kind) {
+        LocalDate start = Reading.needed("start", form.start());
         return asked(kind, start, new BlockEdit.Start(block.start(), start));
     }
 
     /** Rewrites the doses around a contest for it; days that were lifted stay. */
-    private Asked shapedForContest(Kind kind) {
-        LocalDate contest = typed.read("contest", text -> {
-            LocalDate day = Reading.day(text);
-            if (!day.isAfter(block.start()) || day.isAfter(block.end().plusDays(Taper.DAYS))) {
-                throw new UnreadableException("alter.contest-far", Taper.DAYS);
-            }
-            return day;
-        });
+    private Asked shapedForContest(ChangeForm.Kind kind) {
+        LocalDate contest = Reading.needed("contest", form.contest());
+        if (!contest.isAfter(block.start()) || contest.isAfter(block.end().plusDays(Taper.DAYS))) {
+            throw new UnreadableException("alter.contest-far", Taper.DAYS).in("contest");
+        }
         LifterBlock read = held.read();
         Taper taper = new Taper(contest, read.standing().catalogue(), read.resolver()::numbers);
         Block shaped = taper.over(
@@ -253,13 +217,8 @@ final class BlockForms {
         return Reading.words(text.replaceAll("\\p{Cntrl}", " "), most);
     }
 
-    /** The number of a day or slot as the page names it. */
-    static long number(String text) {
-        try {
-            return Long.parseLong(text);
-        } catch (NumberFormatException none) {
-            throw new BlockRefused("gone");
-        }
+    private String name() {
+        return Reading.field("name", form.name(), text -> line(text, LONGEST_NAME));
     }
 
     private static String letter(String text) {
@@ -270,12 +229,10 @@ final class BlockForms {
         return letter;
     }
 
-    /** A lift of the club by its key. */
-    static Lift lift(Catalogue catalogue, String key) {
-        return catalogue.all().stream()
-                .map(Variation::lift)
-                .filter(lift -> lift.key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new UnreadableException("plan.no-such-lift"));
+    /** A lift of a field, if the club knows it. */
+    static Lift lift(Catalogue catalogue, String field, Lift chosen) {
+        return Optional.ofNullable(chosen)
+                .filter(lift -> catalogue.find(lift).isPresent())
+                .orElseThrow(() -> new UnreadableException("plan.no-such-lift").in(field));
     }
 }

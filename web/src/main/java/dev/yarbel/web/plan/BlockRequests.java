@@ -6,7 +6,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.school.BlockRequest;
 import dev.yarbel.core.school.BlockWriter;
@@ -14,21 +13,17 @@ import dev.yarbel.core.school.LiftRequest;
 import dev.yarbel.core.school.Means;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.school.SchoolRefused;
-import dev.yarbel.core.school.WeakPoint;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.shape.Deload;
 import dev.yarbel.web.book.LiftStanding;
 import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,9 +36,6 @@ import org.springframework.stereotype.Component;
 /** Reads what a coach asks a new block to be drawn up from, and draws it. */
 @Component
 class BlockRequests {
-
-    /** Lifts that can be asked for at once. */
-    static final int LIFTS = 6;
 
     private final Words words;
 
@@ -64,30 +56,28 @@ class BlockRequests {
      *
      * @throws UnreadableException when a field cannot be used
      */
-    Asked draw(LifterCard lifter, Standing standing, AtHand kit, Typed typed) {
-        LocalDate start = typed.read("start", Reading::day);
-        int weeks = typed.read("weeks", text -> Reading.number(text, 1, Block.MOST_WEEKS));
-        Map<Lift, LiftRequest> lifts = lifts(standing.catalogue(), typed, weeks);
-        List<Integer> days = days(typed);
-        Optional<LocalDate> contest = typed.readIfAny("contest", text -> {
-            LocalDate day = Reading.day(text);
-            if (day.isBefore(start.plusDays(1)) || day.isAfter(start.plusWeeks(weeks + 4L))) {
-                throw new UnreadableException("new-block.contest-outside");
-            }
-            return day;
-        });
-        Map<Lift, Mass> announced = announced(lifter, lifts, typed);
+    Asked draw(LifterCard lifter, Standing standing, AtHand kit, NewBlockForm form) {
+        LocalDate start = form.start();
+        int weeks = form.weeks();
+        Map<Lift, LiftRequest> lifts = lifts(standing.catalogue(), form);
+        if (form.days() == null) {
+            throw new UnreadableException("new-block.no-day").in("days");
+        }
+        Optional<LocalDate> contest = Optional.ofNullable(form.contest());
+        contest.filter(day -> day.isBefore(start.plusDays(1)) || day.isAfter(start.plusWeeks(weeks + 4L)))
+                .ifPresent(outside -> {
+                    throw new UnreadableException("new-block.contest-outside").in("contest");
+                });
+        Map<Lift, Mass> announced = announced(lifter, form);
         Numbers numbers = standing.numbers();
-        BlockRequest request = BlockRequest.of(start, weeks, days, lifts)
-                .withDeload(
-                        typed.read("deload-every", text -> Reading.number(text, 0, 12)),
-                        typed.read("deload", text -> Reading.choice(Deload.class, text)))
+        BlockRequest request = BlockRequest.of(start, weeks, form.days(), lifts)
+                .withDeload(form.every(), form.deload())
                 .toward(contest)
                 .in(
                         lifter.unit(),
                         lifter.unit() == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5),
                         lifter.rounding())
-                .withMilestones(typed.isTicked("milestones"))
+                .withMilestones(Boolean.TRUE.equals(form.milestones()))
                 .with(lift -> withAnnounced(numbers.of(lift), Optional.ofNullable(announced.get(lift))))
                 .with(means(standing, kit));
         Block block;
@@ -95,9 +85,10 @@ class BlockRequests {
             block = BlockWriter.write(
                     request, day -> words.say("new-block.day", day + 1), purpose -> words.say("purpose." + purpose));
         } catch (SchoolRefused refused) {
-            throw unreadable(refused, row(typed, refused.lift()));
+            throw unreadable(refused, row(form, refused.lift()));
         }
-        String name = typed.readIfAny("name", text -> BlockForms.line(text, 40)).orElseGet(() -> name(lifts));
+        String name = Reading.fieldIfAny("name", form.name(), text -> BlockForms.line(text, 40))
+                .orElseGet(() -> name(lifts));
         String origin = lifts.entrySet().stream()
                 .map(lift ->
                         lift.getKey().key() + ":" + lift.getValue().school().key())
@@ -114,24 +105,31 @@ class BlockRequests {
                 new UnreadableException(
                                 "new-block.too-long", school, refused.school().mostWeeks())
                         .in("weeks");
-            case ONE_LIFT -> new UnreadableException("new-block.one-lift", school).in("school" + row);
-            case EVENT_LOAD -> new UnreadableException("new-block.event-load").in("event" + row);
+            case ONE_LIFT -> new UnreadableException("new-block.one-lift", school).in(field(row, "school"));
+            case EVENT_LOAD -> new UnreadableException("new-block.event-load").in(field(row, "event"));
         };
     }
 
-    private static Map<Lift, Mass> announced(LifterCard lifter, Map<Lift, LiftRequest> lifts, Typed typed) {
+    private static String field(int row, String name) {
+        return "lifts[" + row + "]." + name;
+    }
+
+    private static Map<Lift, Mass> announced(LifterCard lifter, NewBlockForm form) {
         Map<Lift, Mass> announced = new HashMap<>();
-        for (Lift lift : lifts.keySet()) {
-            typed.readIfAny("event" + row(typed, lift), text -> Reading.mass(text, lifter.unit()))
-                    .ifPresent(load -> announced.put(lift, load));
+        for (int i = 0; i < form.lifts().size(); i++) {
+            NewBlockForm.Row row = form.lifts().get(i);
+            if (row.lift() != null) {
+                Reading.fieldIfAny(field(i, "event"), row.event(), text -> Reading.mass(text, lifter.unit()))
+                        .ifPresent(load -> announced.put(row.lift(), load));
+            }
         }
         return announced;
     }
 
-    /** The row of the form a lift stands in, from 1. */
-    private static int row(Typed typed, Lift lift) {
-        return IntStream.rangeClosed(1, LIFTS)
-                .filter(i -> typed.text("lift" + i).equals(lift.key()))
+    /** The row of the form a lift stands in, from 0. */
+    private static int row(NewBlockForm form, Lift lift) {
+        return IntStream.range(0, form.lifts().size())
+                .filter(i -> lift.equals(form.lifts().get(i).lift()))
                 .findFirst()
                 .orElseThrow();
     }
@@ -173,48 +171,25 @@ class BlockRequests {
                 + lifts.values().stream().findFirst().orElseThrow().school().key());
     }
 
-    private static Map<Lift, LiftRequest> lifts(Catalogue catalogue, Typed typed, int weeks) {
+    private static Map<Lift, LiftRequest> lifts(Catalogue catalogue, NewBlockForm form) {
         Map<Lift, LiftRequest> lifts = new LinkedHashMap<>();
-        for (int i = 1; i <= LIFTS; i++) {
-            if (typed.isBlank("lift" + i)) {
+        for (int i = 0; i < form.lifts().size(); i++) {
+            NewBlockForm.Row row = form.lifts().get(i);
+            if (row.lift() == null) {
                 continue;
             }
-            Lift lift = typed.read("lift" + i, key -> BlockForms.lift(catalogue, key));
-            if (lifts.containsKey(lift)) {
-                throw new UnreadableException("new-block.lift-twice").in("lift" + i);
-            }
-            School school = typed.read("school" + i, key -> School.of(key)
-                    .orElseThrow(() -> new UnreadableException("new-block.which-school")));
-            if (weeks < school.leastWeeks()) {
+            Lift lift = BlockForms.lift(catalogue, field(i, "lift"), row.lift());
+            School school = Reading.needed(field(i, "school"), row.school());
+            if (form.weeks() < school.leastWeeks()) {
                 throw new UnreadableException("new-block.too-short", school.leastWeeks()).in("weeks");
             }
-            lifts.put(
-                    lift,
-                    new LiftRequest(
-                            school,
-                            typed.readIfAny("sessions" + i, text -> Reading.number(text, 1, 7)),
-                            typed.readIfAny(
-                                    "from" + i,
-                                    text -> Percent.of(Reading.decimal(
-                                            text.replace("%", "").strip(), 30, 100))),
-                            typed.readIfAny("weak" + i, text -> Reading.choice(WeakPoint.class, text))));
-        }
-        if (lifts.isEmpty()) {
-            throw new UnreadableException("new-block.no-lift").in("lift1");
-        }
-        return lifts;
-    }
-
-    private static List<Integer> days(Typed typed) {
-        List<Integer> days = new ArrayList<>();
-        for (int day = 0; day < 7; day++) {
-            if (typed.isTicked("day" + day)) {
-                days.add(day);
+            if (lifts.put(lift, row.request()) != null) {
+                throw new UnreadableException("new-block.lift-twice").in(field(i, "lift"));
             }
         }
-        if (days.isEmpty()) {
-            throw new UnreadableException("new-block.no-day").in("days");
+        if (lifts.isEmpty()) {
+            throw new UnreadableException("new-block.no-lift").in(field(0, "lift"));
         }
-        return days;
+        return lifts;
     }
 }

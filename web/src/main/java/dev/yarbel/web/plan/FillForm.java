@@ -8,17 +8,51 @@ import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.core.shape.FillRule;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
+import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
+import java.util.Set;
 
 /**
- * What is asked of the weeks to the right.
+ * How a coach asks for the weeks to the right to be filled. What hangs on the rule stays text, for only the fields of the rule
+ * chosen are to be seen.
  *
- * @param from the week to fill from, from 0
+ * @param slot the numbers of the slots
+ * @param from the week to fill from, from 1
  * @param to the last week to be filled
+ * @param follow whether the blocks given from this one are filled too
  */
-record FillForm(int from, int to, FillRule rule) {
+record FillForm(
+        Set<Long> slot,
+        Integer from,
+        Integer to,
+        @NotNull Rule rule,
+        String points,
+        String step,
+        String goal,
+        Deload style,
+        String last,
+        Boolean follow)
+        implements Follows {
+
+    /** The rules, as the form names them. */
+    enum Rule {
+        SAME,
+        STEADY,
+        SHRINKING,
+        WAVE,
+        DELOAD,
+        BACKWARDS
+    }
+
+    /**
+     * What is asked of the weeks to the right.
+     *
+     * @param slots the numbers of the slots
+     * @param from the week to fill from, from 0
+     * @param to the last week to be filled
+     */
+    record Filling(Set<Long> slots, int from, int to, FillRule rule) {}
 
     /**
      * Reads the form.
@@ -26,36 +60,35 @@ record FillForm(int from, int to, FillRule rule) {
      * @param weeks how many weeks the block has
      * @param unit of loads that are typed without one
      */
-    static FillForm read(Typed typed, int weeks, MassUnit unit) {
-        int from = typed.read("from", text -> Reading.number(text, 1, weeks));
-        int to = typed.read("to", text -> Reading.number(text, from + 1, Math.max(from + 1, weeks)));
-        return new FillForm(from - 1, Math.min(to, weeks) - 1, rule(typed, unit));
+    Filling read(int weeks, MassUnit unit) {
+        int first = Reading.within("from", from, 1, weeks);
+        int last = Reading.within("to", to, first + 1, Math.max(first + 1, weeks));
+        return new Filling(slot == null ? Set.of() : slot, first - 1, Math.min(last, weeks) - 1, rule(unit));
     }
 
-    private static FillRule rule(Typed typed, MassUnit unit) {
-        return switch (typed.text("rule")) {
-            case "same" -> new FillRule.Same();
-            case "steady" -> new FillRule.Steady(points(typed), step(typed, unit));
-            case "shrinking" ->
-                new FillRule.Shrinking(typed.read("goal", text -> Percent.of(Reading.decimal(percent(text), 1, 130))));
-            case "wave" -> new FillRule.Wave(points(typed), step(typed, unit));
-            case "deload" -> new FillRule.DeloadNext(typed.read("style", text -> Reading.choice(Deload.class, text)));
-            case "backwards" -> new FillRule.Backwards(typed.read("last", text -> dose(text, unit)));
-            default -> throw new UnreadableException("read.choice").in("rule");
+    private FillRule rule(MassUnit unit) {
+        return switch (rule) {
+            case SAME -> new FillRule.Same();
+            case STEADY -> new FillRule.Steady(pointsAWeek(), step(unit));
+            case SHRINKING ->
+                new FillRule.Shrinking(Reading.field("goal", goal, text -> Percent.of(share(text, 1, 130))));
+            case WAVE -> new FillRule.Wave(pointsAWeek(), step(unit));
+            case DELOAD -> new FillRule.DeloadNext(Reading.needed("style", style));
+            case BACKWARDS -> new FillRule.Backwards(Reading.field("last", last, text -> dose(text, unit)));
         };
     }
 
-    private static Percent points(Typed typed) {
-        return Percent.of(typed.readIfAny("points", text -> Reading.decimal(percent(text), 0, 50))
-                .orElse(new BigDecimal("2.5")));
+    private Percent pointsAWeek() {
+        return Percent.of(
+                Reading.fieldIfAny("points", points, text -> share(text, 0, 50)).orElse(new BigDecimal("2.5")));
     }
 
-    private static String percent(String text) {
-        return text.replace("%", "").strip();
+    private static BigDecimal share(String text, int least, int most) {
+        return Reading.decimal(text.replace("%", "").strip(), least, most);
     }
 
-    private static Mass step(Typed typed, MassUnit unit) {
-        return typed.readIfAny("step", text -> Reading.mass(text, unit, Mass.ofKg(50)))
+    private Mass step(MassUnit unit) {
+        return Reading.fieldIfAny("step", step, text -> Reading.mass(text, unit, Mass.ofKg(50)))
                 .orElse(unit == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5));
     }
 

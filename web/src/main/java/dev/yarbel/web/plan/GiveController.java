@@ -4,24 +4,22 @@ import dev.yarbel.core.review.Mark;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import jakarta.validation.constraints.NotNull;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
 /** Giving a block to several lifters. */
@@ -32,13 +30,11 @@ class GiveController {
     private final Roster roster;
     private final Blocks blocks;
     private final PlanReview review;
-    private final Forms forms;
 
-    GiveController(Roster roster, Blocks blocks, PlanReview review, Forms forms) {
+    GiveController(Roster roster, Blocks blocks, PlanReview review) {
         this.roster = roster;
         this.blocks = blocks;
         this.review = review;
-        this.forms = forms;
     }
 
     /**
@@ -53,23 +49,21 @@ class GiveController {
         return page(person, plan, FormState.NONE, List.of());
     }
 
+    /** To whom the block goes, and when it starts there. */
+    record GiveForm(@NotNull LocalDate start, Set<Long> to) {}
+
     @PostMapping
-    ModelAndView give(
-            @AuthenticationPrincipal Person person,
-            LifterBlock plan,
-            @RequestParam(defaultValue = "") Set<Long> to,
-            @RequestParam Map<String, String> parameters) {
-        return forms.answer(
+    ModelAndView give(@AuthenticationPrincipal Person person, LifterBlock plan, Sent<GiveForm> sent) {
+        return sent.answer(
                 "give",
-                parameters,
-                typed -> {
-                    LocalDate start = typed.read("start", Reading::day);
-                    if (to.isEmpty()) {
+                form -> {
+                    if (form.to() == null) {
                         throw new UnreadableException("give.to-whom").in("to");
                     }
-                    List<Given> given = blocks.give(person, plan, others(person, plan, to), start).stream()
-                            .map(this::given)
-                            .toList();
+                    List<Given> given =
+                            blocks.give(person, plan, others(person, plan, form.to()), form.start()).stream()
+                                    .map(this::given)
+                                    .toList();
                     return page(person, plan, FormState.NONE, given);
                 },
                 state -> page(person, plan, state, List.of()));

@@ -17,14 +17,12 @@ import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.AtHand;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.Roster;
-import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -37,12 +35,10 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** A new block: drawn up by the schools, from a template, or empty. */
 @Controller
@@ -51,39 +47,30 @@ class NewBlockController {
 
     private static final int WEEKS = 8;
 
-    private final Roster roster;
     private final Book book;
     private final KitShelf kits;
     private final Blocks blocks;
     private final BlockRequests requests;
     private final Templates templates;
-    private final TemplateForms chosen;
     private final StartingNumbers starting;
-    private final Forms forms;
     private final Words words;
     private final Clock clock;
 
     NewBlockController(
-            Roster roster,
             Book book,
             KitShelf kits,
             Blocks blocks,
             BlockRequests requests,
             Templates templates,
-            TemplateForms chosen,
             StartingNumbers starting,
-            Forms forms,
             Words words,
             Clock clock) {
         this.starting = starting;
-        this.roster = roster;
         this.book = book;
         this.kits = kits;
         this.blocks = blocks;
         this.requests = requests;
         this.templates = templates;
-        this.chosen = chosen;
-        this.forms = forms;
         this.words = words;
         this.clock = clock;
     }
@@ -111,94 +98,78 @@ class NewBlockController {
     record DrawnSlot(String letter, Lift lift, String reason, List<String> doses) {}
 
     @GetMapping
-    String show(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
-        LifterCard lifter = roster.lifter(person, id);
-        return page(model, person, lifter, book.standing(lifter), FormState.NONE, Optional.empty());
+    ModelAndView show(@AuthenticationPrincipal Person person, LifterCard lifter) {
+        return page(person, lifter, book.standing(lifter), FormState.NONE);
     }
 
     /** Draws the block; kept only when that is asked for. */
     @PostMapping
-    String draw(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Map<String, String> parameters,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(person, id);
+    ModelAndView draw(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<NewBlockForm> sent) {
         Standing standing = book.standing(lifter);
         AtHand kit = kits.usual(lifter);
-        return forms.sendTo(
+        return sent.answer(
                 "new-block",
-                parameters,
-                typed -> {
-                    BlockRequests.Asked asked = requests.draw(lifter, standing, kit, typed);
-                    if (typed.isTicked("keep")) {
+                form -> {
+                    BlockRequests.Asked asked = requests.draw(lifter, standing, kit, form);
+                    if (form.keep() != null) {
                         asked.announced()
                                 .forEach((lift, load) -> starting.eventLoad(person, lifter, lift, Optional.of(load)));
-                        return "redirect:/lifters/" + id + "/plan?block="
-                                + blocks.begin(person, lifter, asked.block(), asked.origin());
+                        return shown(lifter, blocks.begin(person, lifter, asked.block(), asked.origin()));
                     }
-                    FormState typedSoFar = FormState.typedSoFar("new-block", typed.values());
-                    return page(model, person, lifter, standing, typedSoFar, Optional.of(drawn(asked)));
+                    return page(person, lifter, standing, sent.typed("new-block"))
+                            .addObject("drawn", drawn(asked));
                 },
-                state -> page(model, person, lifter, standing, state, Optional.empty()),
-                response);
+                state -> page(person, lifter, standing, state));
     }
+
+    private static ModelAndView shown(LifterCard lifter, long block) {
+        return new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block);
+    }
+
+    /** A block from a template; without one it is empty, and has a name and weeks of its own. */
+    record FromTemplate(Long template, String name, @NotNull LocalDate start, Integer weeks) {}
 
     /** Begins a block from a template, or one without any day. */
     @PostMapping("/template")
-    String fromTemplate(
-            @AuthenticationPrincipal Person person,
-            @PathVariable long id,
-            @RequestParam Map<String, String> parameters,
-            HttpServletResponse response,
-            Model model) {
-        LifterCard lifter = roster.lifter(person, id);
-        return forms.sendTo(
+    ModelAndView fromTemplate(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<FromTemplate> sent) {
+        return sent.answer(
                 "template",
-                parameters,
-                typed -> {
-                    LocalDate start = typed.read("start", Reading::day);
-                    return "redirect:/lifters/" + id + "/plan?block=" + begin(person, lifter, typed, start);
-                },
-                state -> page(model, person, lifter, book.standing(lifter), state, Optional.empty()),
-                response);
+                form -> shown(lifter, begin(person, lifter, form)),
+                state -> page(person, lifter, book.standing(lifter), state));
     }
 
-    private long begin(Person person, LifterCard lifter, Typed typed, LocalDate start) {
-        if (typed.isBlank("template")) {
-            int weeks = typed.read("weeks", text -> Reading.number(text, 1, Block.MOST_WEEKS));
-            String name = typed.read("name", text -> BlockForms.line(text, 40));
-            Block block = new Block(start, weeks, List.of(new TrainingDay(words.say("new-block.day", 1), 0, List.of())))
-                    .named(name);
-            return blocks.begin(person, lifter, block, "");
+    private long begin(Person person, LifterCard lifter, FromTemplate form) {
+        if (form.template() == null) {
+            int weeks = Reading.within("weeks", form.weeks(), 1, Block.MOST_WEEKS);
+            String name = Reading.field("name", form.name(), text -> BlockForms.line(text, 40));
+            List<TrainingDay> days = List.of(new TrainingDay(words.say("new-block.day", 1), 0, List.of()));
+            return blocks.begin(person, lifter, new Block(form.start(), weeks, days).named(name), "");
         }
-        Template template = chosen.chosen(person, typed);
-        Block block = templates.block(person, template.id(), start).named(template.name());
+        Template template = templates.find(person, form.template());
+        Block block = templates.block(person, template.id(), form.start()).named(template.name());
         return blocks.begin(person, lifter, block, "template:" + template.id());
     }
 
-    private String page(
-            Model model, Person person, LifterCard lifter, Standing standing, FormState state, Optional<Drawn> drawn) {
+    private ModelAndView page(Person person, LifterCard lifter, Standing standing, FormState state) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), person.zone());
-        model.addAttribute("lifter", lifter);
-        model.addAttribute("today", today);
-        model.addAttribute("state", state);
-        model.addAttribute("drawn", drawn.orElse(null));
-        model.addAttribute(
-                "schools", List.of(School.values()).stream().map(SchoolView::of).toList());
-        model.addAttribute("weakPoints", List.of(WeakPoint.values()));
-        model.addAttribute("deloads", List.of(Deload.values()));
-        model.addAttribute("start", start(lifter, today));
-        model.addAttribute("weeks", WEEKS);
-        model.addAttribute("lifts", lifts(standing));
-        model.addAttribute("contestLifts", List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT));
-        model.addAttribute(
-                "templates",
-                templates.all(lifter.clubId()).stream()
-                        .filter(template -> template.kind() == TemplateKind.BLOCK)
-                        .toList());
-        return "plan/new";
+        return new ModelAndView("plan/new")
+                .addObject("lifter", lifter)
+                .addObject("today", today)
+                .addObject("state", state)
+                .addObject(
+                        "schools",
+                        List.of(School.values()).stream().map(SchoolView::of).toList())
+                .addObject("weakPoints", List.of(WeakPoint.values()))
+                .addObject("deloads", List.of(Deload.values()))
+                .addObject("start", start(lifter, today))
+                .addObject("weeks", WEEKS)
+                .addObject("lifts", lifts(standing))
+                .addObject("contestLifts", List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT))
+                .addObject(
+                        "templates",
+                        templates.all(lifter.clubId()).stream()
+                                .filter(template -> template.kind() == TemplateKind.BLOCK)
+                                .toList());
     }
 
     /** The Monday after the last block ends, else the next one. */

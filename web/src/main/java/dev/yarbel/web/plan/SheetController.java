@@ -6,9 +6,10 @@ import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Htmx;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.util.ArrayList;
@@ -16,7 +17,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
@@ -25,7 +25,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
@@ -89,7 +88,7 @@ class SheetController {
             LifterBlock plan,
             @PathVariable int day,
             @RequestParam Map<String, String> parameters,
-            @RequestHeader("HX-Request") Optional<String> fragment,
+            Htmx htmx,
             RedirectAttributes flash) {
         checked(plan, day);
         Map<CellKey, String> texts = texts(parameters);
@@ -97,10 +96,10 @@ class SheetController {
         texts.forEach((key, text) ->
                 typed.put(key, new SheetEdits.TypedCell(parameters.getOrDefault("was." + key, ""), text)));
         SheetEdits.Saved saved = edits.save(person, plan, day, typed);
-        Optional<String> told = followed(person, plan, saved.edit(), parameters);
+        Optional<String> told = followed(person, plan, saved.edit(), parameters.containsKey("follow"));
         LifterBlock now = blocks.reopened(plan);
         texts.keySet().retainAll(saved.troubles().keySet());
-        if (fragment.isPresent()) {
+        if (htmx.asks()) {
             SheetView view = sheet.view(now, day, texts, saved.troubles()).since(sheet.cells(plan, day));
             return pages.part("feet", now).addObject("sheet", view).addObject("done", told.orElse(null));
         }
@@ -114,14 +113,10 @@ class SheetController {
     }
 
     /** Has what was kept of typed or filled doses follow where that is asked for; what became of it in words. */
-    private Optional<String> followed(Person person, LifterBlock plan, BlockEdit edit, Map<String, String> parameters) {
-        return follows(parameters) && !edit.equals(BlockEdit.NOTHING)
+    private Optional<String> followed(Person person, LifterBlock plan, BlockEdit edit, boolean follow) {
+        return follow && !edit.equals(BlockEdit.NOTHING)
                 ? Optional.of(pages.said(blocks.followWhereAlike(person, plan, edit)))
                 : Optional.empty();
-    }
-
-    static boolean follows(Map<String, String> parameters) {
-        return parameters.containsKey("follow");
     }
 
     /** Fills the weeks to the right. */
@@ -130,20 +125,19 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @PathVariable int day,
-            @RequestParam(defaultValue = "") Set<Long> slot,
-            @RequestParam Map<String, String> parameters,
+            Sent<FillForm> sent,
             RedirectAttributes flash) {
         checked(plan, day);
-        return pages.sent("fill", parameters, plan, day, typed -> {
-            FillForm form =
-                    FillForm.read(typed, plan.block().weeks(), plan.lifter().unit());
-            SheetEdits.Filled filled = edits.fill(person, plan, day, slot, form);
+        return pages.sent("fill", sent, plan, day, form -> {
+            FillForm.Filling filling =
+                    form.read(plan.block().weeks(), plan.lifter().unit());
+            SheetEdits.Filled filled = edits.fill(person, plan, day, filling);
             List<String> told = new ArrayList<>(filled.notes());
-            followed(person, plan, filled.edit(), parameters).ifPresent(told::add);
+            followed(person, plan, filled.edit(), form.isFollowed()).ifPresent(told::add);
             if (!told.isEmpty()) {
                 flash.addFlashAttribute("done", String.join(" ", told));
             }
-            return "redirect:" + SheetPage.address(plan, day) + "#week-" + (form.from() + 1);
+            return "redirect:" + SheetPage.address(plan, day) + "#week-" + (filling.from() + 1);
         });
     }
 
@@ -153,12 +147,11 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
-            @RequestParam Map<String, String> parameters,
+            Sent<ChangeForm> sent,
             RedirectAttributes flash) {
-        return pages.sent("change", parameters, plan, at, typed -> {
-            BlockForms.Kind kind = typed.read("kind", text -> Reading.choice(BlockForms.Kind.class, text));
-            BlockEdit edit = edits.change(person, plan, kind, typed);
-            if (follows(parameters) && kind.canFollow()) {
+        return pages.sent("change", sent, plan, at, form -> {
+            BlockEdit edit = edits.change(person, plan, form);
+            if (form.isFollowed() && form.kind().canFollow()) {
                 flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));
             }
             int days = blocks.reopened(plan).block().days().size();

@@ -19,7 +19,6 @@ import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -155,11 +154,10 @@ class SheetEdits {
     /**
      * Fills the weeks to the right of a week, in some slots, from the dose each has there. Weeks that were lifted are left.
      *
-     * @param slots the numbers of the slots
      * @throws BlockRefused when a dose does not go with the rule
      */
     @Transactional
-    public Filled fill(Person coach, LifterBlock read, int day, Set<Long> slots, FillForm form) {
+    public Filled fill(Person coach, LifterBlock read, int day, FillForm.Filling form) {
         HeldBlock held = blocks.hold(read);
         Block block = held.block();
         TrainingDay sent = read.block().days().get(day);
@@ -167,7 +165,7 @@ class SheetEdits {
         Set<CellKey> filled = new HashSet<>();
         Block after = block.withSlots(slot -> {
             if (sent.indexOf(slot.id()) < 0
-                    || !slots.contains(slot.id().number())
+                    || !form.slots().contains(slot.id().number())
                     || slot.dose(form.from()).isEmpty()) {
                 return slot;
             }
@@ -196,7 +194,7 @@ class SheetEdits {
         return new Filled(edit, List.copyOf(notes));
     }
 
-    private Fill filled(HeldBlock held, Slot slot, FillForm form) {
+    private Fill filled(HeldBlock held, Slot slot, FillForm.Filling form) {
         Block block = held.block();
         Dose first = slot.dose(form.from()).orElseThrow();
         List<Boolean> deloads = block.shape().subList(form.from() + 1, form.to() + 1).stream()
@@ -220,16 +218,15 @@ class SheetEdits {
     /**
      * Changes weeks, days, slots or the block itself.
      *
-     * @param typed what the form sent: the stamp of what the coach saw, and what it is about
      * @return the edit
      */
     @Transactional
-    public BlockEdit change(Person coach, LifterBlock read, BlockForms.Kind kind, Typed typed) {
+    public BlockEdit change(Person coach, LifterBlock read, ChangeForm form) {
         HeldBlock held = blocks.hold(read);
-        if (!held.stamp().equals(typed.text("stamp"))) {
+        if (!held.stamp().equals(form.stamp())) {
             throw new BlockRefused("changed-meanwhile", blocks.whoChanged(held));
         }
-        BlockForms.Asked asked = BlockForms.read(kind, held, typed);
+        BlockForms.Asked asked = BlockForms.read(held, form);
         blocks.make(coach, held, asked.edit(), asked.record());
         return asked.edit();
     }

@@ -5,8 +5,7 @@ import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.Followed;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
-import dev.yarbel.web.page.Typed;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,14 +22,12 @@ class SheetPage {
     private final Blocks blocks;
     private final Sheet sheet;
     private final StripMaker strips;
-    private final Forms forms;
     private final Words words;
 
-    SheetPage(Blocks blocks, Sheet sheet, StripMaker strips, Forms forms, Words words) {
+    SheetPage(Blocks blocks, Sheet sheet, StripMaker strips, Words words) {
         this.blocks = blocks;
         this.sheet = sheet;
         this.strips = strips;
-        this.forms = forms;
         this.words = words;
     }
 
@@ -59,13 +56,11 @@ class SheetPage {
     }
 
     /** Does what a form beside the sheet asks; what cannot be done is said on the page, with what was typed. */
-    ModelAndView sent(
-            String form, Map<String, String> parameters, LifterBlock block, int day, Function<Typed, String> work) {
+    <F> ModelAndView sent(String name, Sent<F> sent, LifterBlock block, int day, Function<F, String> work) {
         try {
-            return forms.answer(
-                    form,
-                    parameters,
-                    typed -> new ModelAndView(work.apply(typed)),
+            return sent.answer(
+                    name,
+                    form -> new ModelAndView(work.apply(form)),
                     state -> page(blocks.reopened(block), day, state));
         } catch (BlockRefused refused) {
             ModelAndView page =

@@ -6,9 +6,11 @@ import dev.yarbel.core.review.Gate;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
-import java.util.Map;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -42,11 +44,11 @@ class SheetToolsController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
-            @RequestParam Map<String, String> parameters,
+            Sent<TemplateForms.Use> sent,
             RedirectAttributes flash) {
-        return pages.sent("use", parameters, plan, at, typed -> {
-            BlockEdit edit = templates.use(person, plan, typed);
-            if (SheetController.follows(parameters)) {
+        return pages.sent("use", sent, plan, at, form -> {
+            BlockEdit edit = templates.use(person, plan, form);
+            if (form.isFollowed()) {
                 flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));
             }
             return "redirect:" + SheetPage.address(plan, at);
@@ -59,14 +61,24 @@ class SheetToolsController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
-            @RequestParam Map<String, String> parameters,
+            Sent<TemplateForms.Keep> sent,
             RedirectAttributes flash) {
-        return pages.sent("template", parameters, plan, at, typed -> {
-            templates.keep(person, plan, at, typed);
-            flash.addFlashAttribute("done", words.say("template.kept", typed.text("name")));
+        return pages.sent("template", sent, plan, at, form -> {
+            templates.keep(person, plan, at, form);
+            flash.addFlashAttribute("done", words.say("template.kept", form.name()));
             return "redirect:" + SheetPage.address(plan, at);
         });
     }
+
+    /**
+     * A gate that a coach opens, for a slot by its number.
+     *
+     * @param spotter who stands by
+     */
+    record GateForm(
+            @NotNull Gate gate,
+            @NotNull Long slot,
+            @NotBlank @Size(max = LONGEST_SPOTTER) String spotter) {}
 
     /** Opens a gate of a slot in the coach's own name. */
     @PostMapping("/gates")
@@ -74,14 +86,11 @@ class SheetToolsController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
-            @RequestParam Gate gate,
-            @RequestParam Map<String, String> parameters,
+            Sent<GateForm> sent,
             RedirectAttributes flash) {
-        return pages.sent("gate", parameters, plan, at, typed -> {
-            SlotId slot = new SlotId(typed.read("slot", BlockForms::number));
-            String spotter = typed.read("spotter", text -> Reading.words(text, LONGEST_SPOTTER));
-            blocks.openGate(person, plan, slot, gate, spotter);
-            flash.addFlashAttribute("done", words.say("gate.opened", words.say("gate." + gate)));
+        return pages.sent("gate", sent, plan, at, form -> {
+            blocks.openGate(person, plan, new SlotId(form.slot()), form.gate(), form.spotter());
+            flash.addFlashAttribute("done", words.say("gate.opened", words.say("gate." + form.gate())));
             return "redirect:" + SheetPage.address(plan, at);
         });
     }

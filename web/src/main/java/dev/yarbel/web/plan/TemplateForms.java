@@ -16,7 +16,7 @@ import dev.yarbel.web.block.Templates;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
+import jakarta.validation.constraints.NotNull;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,7 +25,6 @@ import org.springframework.transaction.annotation.Transactional;
 class TemplateForms {
 
     private static final int LONGEST_NAME = 60;
-    private static final int MOST_TEMPLATES = 999_999;
 
     private final Templates templates;
     private final Blocks blocks;
@@ -35,10 +34,13 @@ class TemplateForms {
         this.blocks = blocks;
     }
 
+    /** What is kept as a template, and by what name; the doses of a slot are of one by its number. */
+    record Keep(@NotNull TemplateKind kind, String name, Long slot) {}
+
     /** Keeps a block, one of its days, or the doses of one of its slots. */
-    void keep(Person coach, LifterBlock plan, int at, Typed typed) {
-        TemplateKind kind = typed.read("kind", text -> Reading.choice(TemplateKind.class, text));
-        String name = typed.read("name", text -> BlockForms.line(text, LONGEST_NAME));
+    void keep(Person coach, LifterBlock plan, int at, Keep form) {
+        TemplateKind kind = form.kind();
+        String name = Reading.field("name", form.name(), text -> BlockForms.line(text, LONGEST_NAME));
         Block block = plan.block();
         if (kind == TemplateKind.BLOCK) {
             templates.keep(coach, name, block);
@@ -51,7 +53,7 @@ class TemplateForms {
         if (kind == TemplateKind.DAY) {
             templates.keep(coach, name, block, day);
         } else {
-            SlotId id = new SlotId(typed.read("slot", BlockForms::number));
+            SlotId id = new SlotId(Reading.needed("slot", form.slot()));
             Slot slot = day.slots().stream()
                     .filter(there -> there.id().equals(id))
                     .findFirst()
@@ -60,27 +62,23 @@ class TemplateForms {
         }
     }
 
+    /** A template that is put into a block; doses go into a slot by its number, from a week on. */
+    record Use(@NotNull Long template, Long slot, Integer week, Boolean follow) implements Follows {}
+
     /** Puts a day of a template at the end of a block's week, or a scheme's doses into a slot from a week on. */
     @Transactional
-    public BlockEdit use(Person coach, LifterBlock plan, Typed typed) {
+    public BlockEdit use(Person coach, LifterBlock plan, Use form) {
         HeldBlock held = blocks.hold(plan);
-        Template template = chosen(coach, typed);
+        Template template = templates.find(coach, form.template());
         BlockEdit edit;
         if (template.kind() == TemplateKind.SCHEME) {
-            SlotId slot = new SlotId(typed.read("slot", BlockForms::number));
-            int week = typed.read(
-                            "week", text -> Reading.number(text, 1, held.block().weeks()))
-                    - 1;
+            SlotId slot = new SlotId(Reading.needed("slot", form.slot()));
+            int week = Reading.within("week", form.week(), 1, held.block().weeks()) - 1;
             edit = templates.doses(coach, template, held, slot, week);
         } else {
             edit = templates.days(coach, template, held);
         }
         blocks.make(coach, held, edit, EditRecord.of("template", template.name()));
         return edit;
-    }
-
-    /** The template that was chosen in a form. */
-    Template chosen(Person coach, Typed typed) {
-        return templates.find(coach, typed.read("template", text -> (long) Reading.number(text, 1, MOST_TEMPLATES)));
     }
 }

@@ -13,12 +13,6 @@ import java.time.Instant;
 @Entity
 class LifterNote {
 
-    enum Kind {
-        LIFTER_WANTS,
-        COACH_WANTS,
-        NOTE
-    }
-
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
@@ -27,7 +21,7 @@ class LifterNote {
     private long lifterId;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private NoteKind kind;
 
     private String text;
     private Instant writtenAt;
@@ -37,7 +31,7 @@ class LifterNote {
 
     protected LifterNote() {}
 
-    LifterNote(long clubId, long lifterId, Kind kind, String text, Person author, Instant at) {
+    LifterNote(long clubId, long lifterId, NoteKind kind, String text, Person author, Instant at) {
         this.clubId = clubId;
         this.lifterId = lifterId;
         this.kind = kind;
@@ -51,7 +45,7 @@ class LifterNote {
         return id;
     }
 
-    public Kind kind() {
+    public NoteKind kind() {
         return kind;
     }
 

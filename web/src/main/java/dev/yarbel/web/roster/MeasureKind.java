@@ -9,7 +9,7 @@ import dev.yarbel.web.page.UnreadableException;
 import java.math.BigDecimal;
 
 /** What can be measured on a lifter, in kg, in cm or as a number. */
-enum MeasureKind {
+public enum MeasureKind {
     BODY_MASS(Of.MASS),
     WAIST(Of.LENGTH),
     HIPS(Of.LENGTH),
@@ -37,7 +37,7 @@ enum MeasureKind {
     }
 
     /** Reads what was typed, in the lifter's units, into kg, cm or a number. */
-    BigDecimal read(String text, MassUnit unit) {
+    public BigDecimal read(String text, MassUnit unit) {
         return switch (of) {
             case MASS -> {
                 Mass mass = Reading.mass(text, unit, MOST_BODY);

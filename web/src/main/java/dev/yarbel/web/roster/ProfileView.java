@@ -22,7 +22,7 @@ record ProfileView(
         LifterCard card,
         long coachId,
         Map<String, List<FieldView>> fields,
-        Map<LifterNote.Kind, Optional<LifterNote>> wants,
+        Map<NoteKind, Optional<LifterNote>> wants,
         List<LifterNote> notes,
         List<Measured> bodyMass,
         List<Measured> measured,
@@ -67,8 +67,8 @@ record ProfileView(
                         members.stream()
                                 .map(field -> new FieldView(field, field.text(row)))
                                 .toList()));
-        Map<LifterNote.Kind, Optional<LifterNote>> wants = new LinkedHashMap<>();
-        for (LifterNote.Kind kind : List.of(LifterNote.Kind.LIFTER_WANTS, LifterNote.Kind.COACH_WANTS)) {
+        Map<NoteKind, Optional<LifterNote>> wants = new LinkedHashMap<>();
+        for (NoteKind kind : List.of(NoteKind.LIFTER_WANTS, NoteKind.COACH_WANTS)) {
             wants.put(kind, notes.stream().filter(note -> note.kind() == kind).findFirst());
         }
         return new ProfileView(
@@ -76,9 +76,7 @@ record ProfileView(
                 row.coachId(),
                 fields,
                 wants,
-                notes.stream()
-                        .filter(note -> note.kind() == LifterNote.Kind.NOTE)
-                        .toList(),
+                notes.stream().filter(note -> note.kind() == NoteKind.NOTE).toList(),
                 measured(measurements, EnumSet.of(MeasureKind.BODY_MASS), card.unit()),
                 measured(measurements, EnumSet.complementOf(EnumSet.of(MeasureKind.BODY_MASS)), card.unit()),
                 aches.stream().filter(ache -> ache.clearedOn() == null).toList(),

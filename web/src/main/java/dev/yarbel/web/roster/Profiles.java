@@ -14,8 +14,6 @@ import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import java.math.BigDecimal;
@@ -23,6 +21,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.security.access.AccessDeniedException;
@@ -34,7 +33,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class Profiles {
 
-    private static final int LONGEST_TEXT = 2000;
+    /** The longest note. */
+    static final int LONGEST_TEXT = 2000;
     /** The longest words on an ache. */
     public static final int LONGEST_WORDS = 200;
 
@@ -102,13 +102,15 @@ public class Profiles {
         }
     }
 
-    /** Keeps something measured on a day. */
-    public void measure(Person person, long id, Typed typed) {
-        LifterCard lifter = roster.lifter(person, id);
-        MeasureKind kind = typed.read("kind", text -> Reading.choice(MeasureKind.class, text));
-        BigDecimal figure = typed.read("figure", text -> kind.read(text, lifter.unit()));
-        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
-        if (kind == MeasureKind.BODY_MASS && !typed.isConfirmed("figure")) {
+    /**
+     * Keeps something measured on a day.
+     *
+     * @param figure in kg, cm or a number, as {@link MeasureKind#read} gives it
+     * @param meant whether the person was asked about this figure and stands by it
+     */
+    public void measure(
+            Person person, LifterCard lifter, MeasureKind kind, BigDecimal figure, LocalDate on, boolean meant) {
+        if (kind == MeasureKind.BODY_MASS && !meant) {
             Mass mass = Mass.of(figure, MassUnit.KG);
             FarOff.bodyMass(mass, lifter.bodyMass()).ifPresent(expected -> {
                 String code = UnitSlip.isSuspected(mass, expected)
@@ -117,8 +119,8 @@ public class Profiles {
                 throw new UnreadableException(code, words.load(expected, lifter.unit())).in("figure");
             });
         }
-        measurements.save(new Measurement(lifter.clubId(), id, kind, on, figure));
-        write(person, id, ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));
+        measurements.save(new Measurement(lifter.clubId(), lifter.id(), kind, on, figure));
+        write(person, lifter.id(), ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));
     }
 
     /** Strikes a measurement or brings it back. */
@@ -141,22 +143,19 @@ public class Profiles {
     }
 
     /** Keeps a note, or what somebody wants. */
-    public void note(Person person, long id, Typed typed) {
-        LifterCard lifter = roster.lifter(person, id);
-        LifterNote.Kind kind = typed.read("kind", text -> Reading.choice(LifterNote.Kind.class, text));
-        if (kind == LifterNote.Kind.COACH_WANTS && !person.isCoach()) {
+    public void note(Person person, LifterCard lifter, NoteKind kind, String text) {
+        if (kind == NoteKind.COACH_WANTS && !person.isCoach()) {
             throw new AccessDeniedException("the coach writes this");
         }
-        String text = typed.read("text", t -> Reading.words(t, LONGEST_TEXT));
-        if (kind != LifterNote.Kind.NOTE && text.equals(wanted(lifter, kind))) {
+        if (kind != NoteKind.NOTE && text.equals(wanted(lifter, kind))) {
             return;
         }
-        notes.save(new LifterNote(lifter.clubId(), id, kind, text, person, clock.instant()));
-        write(person, id, ChangeKind.NOTE, List.of(kind.name()), "", text);
+        notes.save(new LifterNote(lifter.clubId(), lifter.id(), kind, text, person, clock.instant()));
+        write(person, lifter.id(), ChangeKind.NOTE, List.of(kind.name()), "", text);
     }
 
     /** What is wanted so far; empty when nothing is. */
-    private String wanted(LifterCard lifter, LifterNote.Kind kind) {
+    private String wanted(LifterCard lifter, NoteKind kind) {
         return notes.all(lifter.clubId(), lifter.id()).stream()
                 .filter(note -> note.kind() == kind)
                 .findFirst()
@@ -188,25 +187,13 @@ public class Profiles {
         }
     }
 
-    /** Keeps an ache that has come up. */
-    public void ache(Person person, long id, Typed typed) {
-        LifterCard lifter = roster.lifter(person, id);
-        Tissue place = typed.read("place", text -> Reading.choice(Tissue.class, text));
-        String said = typed.readIfAny("words", text -> Reading.words(text, LONGEST_WORDS))
-                .orElse("");
-        LocalDate since = typed.read("since", text -> Reading.pastDay(text, today(person)));
-        Set<Lift> lifts =
-                typed.readIfAny("lifts", text -> lifts(lifter.clubId(), text)).orElse(Set.of());
-        Optional<Integer> weight = typed.readIfAny("weight", text -> Reading.number(text, 1, 10));
-        keepAche(person, lifter, new Ache(place, said, since, weight, lifts));
-    }
-
     /** Keeps an ache that came up today, on the floor: its place and how much it weighs. */
     public void acheToday(Person person, LifterCard lifter, Tissue place, int weight, Optional<String> words) {
-        keepAche(person, lifter, new Ache(place, words.orElse(""), today(person), Optional.of(weight), Set.of()));
+        ache(person, lifter, new Ache(place, words.orElse(""), today(person), Optional.of(weight), Set.of()));
     }
 
-    private void keepAche(Person person, LifterCard lifter, Ache ache) {
+    /** Keeps an ache that has come up. */
+    public void ache(Person person, LifterCard lifter, Ache ache) {
         aches.save(new AcheEntity(lifter.clubId(), lifter.id(), ache));
         String place = ache.place().name();
         write(
@@ -219,7 +206,7 @@ public class Profiles {
     }
 
     /** Lifts as they are called, with commas between. */
-    private Set<Lift> lifts(long clubId, String text) {
+    Set<Lift> lifts(long clubId, String text) {
         Set<Lift> lifts = new LinkedHashSet<>();
         for (String name : text.split(",")) {
             lifts.add(liftNames.read(clubId, name));
@@ -227,10 +214,9 @@ public class Profiles {
         return lifts;
     }
 
-    void clearAche(Person person, long id, long acheId, Typed typed) {
+    /** An ache is over, or a professional has said so. */
+    void clearAche(Person person, long id, long acheId, String by, LocalDate on) {
         AcheEntity ache = ache(person, id, acheId);
-        String by = typed.read("by", text -> Reading.words(text, LONGEST_WORDS));
-        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
         ache.clear(by, on);
         write(person, id, ChangeKind.ACHE, List.of(ache.ache().place().name()), "", by);
     }
@@ -250,34 +236,33 @@ public class Profiles {
     }
 
     /** Keeps the answers that were given to the health questions; a question left open stays open. */
-    public void health(Person person, long id, Typed typed) {
+    public void health(Person person, long id, Map<HealthQuestion, Boolean> given) {
         Lifter lifter = roster.row(person, id);
         HealthCheck check = lifter.health();
         for (HealthQuestion question : HealthQuestion.values()) {
             Boolean before = check.answers().get(question);
-            String answer = typed.text(question.name());
-            if (!answer.isEmpty()) {
-                boolean yes = answer.equals("yes");
-                if (before == null || before != yes) {
-                    check = check.answered(question, yes);
-                    write(
-                            person,
-                            id,
-                            ChangeKind.HEALTH,
-                            List.of(question.name()),
-                            before == null ? "" : before ? "yes" : "no",
-                            yes ? "yes" : "no");
-                }
+            Boolean answer = given.get(question);
+            if (answer != null && !answer.equals(before)) {
+                check = check.answered(question, answer);
+                write(
+                        person,
+                        id,
+                        ChangeKind.HEALTH,
+                        List.of(question.name()),
+                        before == null ? "" : yesOrNo(before),
+                        yesOrNo(answer));
             }
         }
         lifter.health(check);
     }
 
+    private static String yesOrNo(boolean answer) {
+        return answer ? "yes" : "no";
+    }
+
     /** Keeps who cleared a yes among the health answers. */
-    public void clearHealth(Person person, long id, Typed typed) {
+    public void clearHealth(Person person, long id, String by, LocalDate on) {
         Lifter lifter = roster.row(person, id);
-        String by = typed.read("by", text -> Reading.words(text, LONGEST_WORDS));
-        LocalDate on = typed.read("on", text -> Reading.pastDay(text, today(person)));
         lifter.clear(by, on);
         write(person, id, ChangeKind.HEALTH, List.of("cleared"), "", by);
     }

@@ -3,26 +3,28 @@ package dev.yarbel.web.roster;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.page.FormState;
-import dev.yarbel.web.page.Forms;
 import dev.yarbel.web.page.InviteLink;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Undo;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The list of lifters, and their place in the club. */
@@ -35,15 +37,13 @@ class RosterController {
     private final TakingOn takingOn;
     private final Accounts accounts;
     private final GymChooser gyms;
-    private final Forms forms;
     private final Clock clock;
 
-    RosterController(Roster roster, TakingOn takingOn, Accounts accounts, GymChooser gyms, Forms forms, Clock clock) {
+    RosterController(Roster roster, TakingOn takingOn, Accounts accounts, GymChooser gyms, Clock clock) {
         this.roster = roster;
         this.takingOn = takingOn;
         this.accounts = accounts;
         this.gyms = gyms;
-        this.forms = forms;
         this.clock = clock;
     }
 
@@ -75,52 +75,54 @@ class RosterController {
     }
 
     @GetMapping("/lifters")
-    String lifters(@AuthenticationPrincipal Person person, Asked asked, Model model) {
-        return page(person, asked.search(person), FormState.NONE, model);
+    ModelAndView lifters(@AuthenticationPrincipal Person person, Asked asked) {
+        return page(person, asked.search(person), FormState.NONE);
     }
 
-    private String page(Person person, Roster.Search search, FormState state, Model model) {
+    private ModelAndView page(Person person, Roster.Search search, FormState state) {
         List<Roster.Found> found = roster.search(person, search);
         List<Roster.Found> shown = found.stream().limit(Roster.PAGE).toList();
         List<Long> ids = shown.stream().map(line -> line.card().id()).toList();
-        model.addAttribute("found", shown);
-        model.addAttribute("more", found.size() > shown.size());
-        model.addAttribute("search", search);
-        model.addAttribute("aching", roster.aching(person.clubId(), ids));
-        model.addAttribute("usual", gyms.usual(person.clubId(), ids));
-        model.addAttribute("gyms", gyms.gyms(person.clubId()));
         List<Accounts.Colleague> coaches = accounts.coaches(person.clubId());
-        model.addAttribute("coaches", coaches);
-        model.addAttribute(
-                "coachNames", coaches.stream().collect(Collectors.toMap(Accounts.Colleague::id, c -> c.name())));
-        model.addAttribute("today", LocalDate.ofInstant(clock.instant(), person.zone()));
-        model.addAttribute("state", state);
-        return "roster/lifters";
+        return new ModelAndView("roster/lifters")
+                .addObject("found", shown)
+                .addObject("more", found.size() > shown.size())
+                .addObject("search", search)
+                .addObject("aching", roster.aching(person.clubId(), ids))
+                .addObject("usual", gyms.usual(person.clubId(), ids))
+                .addObject("gyms", gyms.gyms(person.clubId()))
+                .addObject("coaches", coaches)
+                .addObject(
+                        "coachNames", coaches.stream().collect(Collectors.toMap(Accounts.Colleague::id, c -> c.name())))
+                .addObject("today", LocalDate.ofInstant(clock.instant(), person.zone()))
+                .addObject("state", state);
     }
 
+    /**
+     * What starts a lifter.
+     *
+     * @param gym where they usually train; null for a gym of their own at home
+     * @param me whether the coach is this lifter
+     */
+    record TakeOn(
+            @NotBlank @Size(max = LONGEST_NAME) String name,
+            @NotNull MassUnit unit,
+            Long gym,
+            Boolean me) {}
+
     @PostMapping("/lifters")
-    String takeOn(
+    ModelAndView takeOn(
             @AuthenticationPrincipal Person person,
-            @RequestParam Map<String, String> typed,
+            Sent<TakeOn> sent,
             HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
-        return forms.sendTo(
+            HttpServletResponse response) {
+        return sent.answer(
                 "take-on",
-                typed,
-                values -> {
-                    LifterCard lifter = takingOn.takeOn(
-                            person,
-                            values.read("name", text -> Reading.words(text, LONGEST_NAME)),
-                            values.read("unit", text -> Reading.choice(MassUnit.class, text)),
-                            values.readIfAny("gym", text -> (long) Reading.number(text, 1, 999_999)),
-                            values.isTicked("me"),
-                            request,
-                            response);
-                    return "redirect:/lifters/" + lifter.id() + "/profile";
+                form -> {
+                    LifterCard lifter = takingOn.takeOn(person, form, request, response);
+                    return new ModelAndView("redirect:/lifters/" + lifter.id() + "/profile");
                 },
-                state -> page(person, new Roster.Search("", false, false, "", 0), state, model),
-                response);
+                state -> page(person, new Roster.Search("", false, false, "", 0), state));
     }
 
     @PostMapping("/lifters/{id}/invite")

@@ -1,6 +1,5 @@
 package dev.yarbel.web.roster;
 
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Access;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.account.Invites;
@@ -36,25 +35,16 @@ class TakingOn {
         this.changes = changes;
     }
 
-    /**
-     * Takes a lifter on with the three fields that start one.
-     *
-     * @param gym where they usually train; empty for a gym of their own at home
-     * @param me whether the coach is this lifter
-     */
+    /** Takes a lifter on with the three fields that start one. */
     LifterCard takeOn(
-            Person coach,
-            String name,
-            MassUnit unit,
-            Optional<Long> gym,
-            boolean me,
-            HttpServletRequest request,
-            HttpServletResponse response) {
+            Person coach, RosterController.TakeOn start, HttpServletRequest request, HttpServletResponse response) {
+        boolean me = Boolean.TRUE.equals(start.me());
         if (me && !accounts.mayLift(coach)) {
             throw new UnreadableException("take-on.already-you").in("me");
         }
-        LifterCard lifter = roster.takeOn(coach, NewLifter.of(coach.clubId(), name, coach.accountId(), unit));
-        gyms.settle(lifter, gym);
+        LifterCard lifter =
+                roster.takeOn(coach, NewLifter.of(coach.clubId(), start.name(), coach.accountId(), start.unit()));
+        gyms.settle(lifter, Optional.ofNullable(start.gym()));
         if (me) {
             access.goOnAs(accounts.lifts(coach, lifter.id()), request, response);
         }

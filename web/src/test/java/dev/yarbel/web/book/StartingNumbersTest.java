@@ -101,7 +101,7 @@ class StartingNumbersTest {
         jdbc.sql("update lifter set share_of_estimate = 95 where id = ?")
                 .param(club.lifter.id())
                 .update();
-        max("bench-press", "CONTEST", "120", "2026-02-14", "source", "Winter open", "worn-BELT", "on")
+        max("bench-press", "CONTEST", "120", "2026-02-14", "source", "Winter open", "worn", "BELT")
                 .andExpect(status().isFound());
         // 95 % of 120 is 114; a working max is a number, not a load
         assertThat(workingMax("bench-press")).contains(Mass.ofKg(114));
@@ -250,7 +250,7 @@ class StartingNumbersTest {
                 .param("parent", "squat")
                 .param("ratio", "70")
                 .param("implement", "BARBELL")
-                .param("card-BOX_HEIGHT", "on");
+                .param("card", "BOX_HEIGHT");
         mvc.perform(add).andExpect(status().isFound());
         Document page = page("own-squat-to-a-low-box");
         assertThat(page.select("h1").text()).startsWith("Squat to a low box");
@@ -285,8 +285,8 @@ class StartingNumbersTest {
                         .param("parent", "")
                         .param("ratio", "")
                         .param("implement", "BODY")
-                        .param("trains-QUADS", "on")
-                        .param("loads-KNEE", "on"))
+                        .param("trains", "QUADS")
+                        .param("loads", "KNEE"))
                 .andExpect(status().isFound());
         Variation sled = book.catalogue(club.lifter.clubId()).of(new Lift("own-sled-push"));
         assertThat(sled.parent()).isEmpty();
@@ -297,10 +297,12 @@ class StartingNumbersTest {
 
     @Test
     void aSetUpCardIsKeptAndShownOnTheFloor() throws Exception {
-        send("squat", "/set-up", "RACK_HEIGHT", "hole 14", "STANCE", "42 cm").andExpect(status().isFound());
+        send("squat", "/set-up", "card[RACK_HEIGHT]", "hole 14", "card[STANCE]", "42 cm")
+                .andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).with(club.asLifter()))
                 .andExpect(content().string(allOf(containsString("hole 14"), containsString("42 cm"))));
-        send("squat", "/set-up", "RACK_HEIGHT", "hole 13", "STANCE", "").andExpect(status().isFound());
+        send("squat", "/set-up", "card[RACK_HEIGHT]", "hole 13", "card[STANCE]", "")
+                .andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).with(club.asLifter()))
                 .andExpect(content().string(allOf(containsString("hole 13"), not(containsString("42 cm")))));
         assertThat(ledger.latest(club.lifter, 2))

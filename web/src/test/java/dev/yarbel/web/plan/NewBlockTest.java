@@ -22,18 +22,7 @@ class NewBlockTest extends DeskTesting {
     private ResultActions draw(String weeks, String... fields) throws Exception {
         String[] all = new String[fields.length + 12];
         String[] usual = {
-            "start",
-            "2026-06-01",
-            "weeks",
-            weeks,
-            "deload-every",
-            "0",
-            "deload",
-            "HALF_SETS",
-            "day0",
-            "on",
-            "day3",
-            "on"
+            "start", "2026-06-01", "weeks", weeks, "every", "0", "deload", "HALF_SETS", "days", "0", "days", "3"
         };
         System.arraycopy(usual, 0, all, 0, 12);
         System.arraycopy(fields, 0, all, 12, fields.length);
@@ -42,7 +31,7 @@ class NewBlockTest extends DeskTesting {
 
     @Test
     void moreWeeksThanASchoolMakesSenseOfAreRefusedBesideTheirField() throws Exception {
-        draw("13", "lift1", "squat", "school1", "goal-cycle", "keep", "1")
+        draw("13", "lifts[0].lift", "squat", "lifts[0].school", "goal-cycle", "keep", "1")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("Goal cycle makes sense for up to 12 weeks")));
     }
@@ -51,13 +40,13 @@ class NewBlockTest extends DeskTesting {
     void specialisationIsForOneLift() throws Exception {
         draw(
                         "6",
-                        "lift1",
+                        "lifts[0].lift",
                         "squat",
-                        "school1",
+                        "lifts[0].school",
                         "specialisation",
-                        "lift3",
+                        "lifts[2].lift",
                         "deadlift",
-                        "school3",
+                        "lifts[2].school",
                         "specialisation",
                         "keep",
                         "1")
@@ -68,13 +57,13 @@ class NewBlockTest extends DeskTesting {
     /** The load that was asked for is set down in Book with the block, not before. */
     @Test
     void anEventsAnnouncedLoadIsAskedForInPlaceAndSetDownWhenTheBlockIsKept() throws Exception {
-        draw("6", "lift2", "yoke-walk", "school2", "events", "keep", "1")
+        draw("6", "lifts[1].lift", "yoke-walk", "lifts[1].school", "events", "keep", "1")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("The load announced for this event is not known")));
-        draw("6", "lift2", "yoke-walk", "school2", "events", "event2", "300kg", "look", "1")
+        draw("6", "lifts[1].lift", "yoke-walk", "lifts[1].school", "events", "lifts[1].event", "300kg", "look", "1")
                 .andExpect(status().isOk());
         assertThat(announced()).isFalse();
-        draw("6", "lift2", "yoke-walk", "school2", "events", "event2", "300kg", "keep", "1")
+        draw("6", "lifts[1].lift", "yoke-walk", "lifts[1].school", "events", "lifts[1].event", "300kg", "keep", "1")
                 .andExpect(status().is3xxRedirection());
         assertThat(announced()).isTrue();
     }
@@ -90,7 +79,16 @@ class NewBlockTest extends DeskTesting {
 
     @Test
     void whatGivesWayIsAnsweredFirst() throws Exception {
-        draw("6", "lift1", "deadlift", "school1", "rpe-led", "weak1", "AT_THE_KNEE", "look", "1")
+        draw(
+                        "6",
+                        "lifts[0].lift",
+                        "deadlift",
+                        "lifts[0].school",
+                        "rpe-led",
+                        "lifts[0].weak",
+                        "AT_THE_KNEE",
+                        "look",
+                        "1")
                 .andExpect(content().string(containsString("Romanian deadlift")));
     }
 }

@@ -291,17 +291,17 @@ class PlanGivingTest extends DeskTesting {
             "2026-05-04",
             "weeks",
             "8",
-            "deload-every",
+            "every",
             "4",
             "deload",
             "HALF_SETS",
-            "day0",
-            "on",
-            "day3",
-            "on",
-            "lift1",
+            "days",
+            "0",
+            "days",
+            "3",
+            "lifts[0].lift",
             "squat",
-            "school1",
+            "lifts[0].school",
             "heavy-light"
         };
         String[] all = new String[fields.length + more.length];
@@ -337,12 +337,40 @@ class PlanGivingTest extends DeskTesting {
 
     @Test
     void aRequestThatMakesNoSenseIsSaidBesideItsField() throws Exception {
-        draw("school2", "rpe-led", "lift2", "squat")
+        draw("lifts[1].school", "rpe-led", "lifts[1].lift", "squat")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("This lift stands above already.")));
-        send("/new", "start", "2026-05-04", "weeks", "4", "lift1", "squat", "school1", "phases", "day0", "on")
+        send(
+                        "/new",
+                        "every",
+                        "0",
+                        "deload",
+                        "OFF",
+                        "start",
+                        "2026-05-04",
+                        "weeks",
+                        "4",
+                        "lifts[0].lift",
+                        "squat",
+                        "lifts[0].school",
+                        "phases",
+                        "days",
+                        "0")
                 .andExpect(content().string(containsString("The school needs at least 8 weeks.")));
-        send("/new", "start", "2026-05-04", "weeks", "8", "lift1", "squat", "school1", "phases")
+        send(
+                        "/new",
+                        "every",
+                        "0",
+                        "deload",
+                        "OFF",
+                        "start",
+                        "2026-05-04",
+                        "weeks",
+                        "8",
+                        "lifts[0].lift",
+                        "squat",
+                        "lifts[0].school",
+                        "phases")
                 .andExpect(content().string(containsString("Choose at least one day.")));
         assertThat(blocks.of(club.lifter)).hasSize(1);
     }

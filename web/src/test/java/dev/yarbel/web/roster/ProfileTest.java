@@ -322,7 +322,7 @@ class ProfileTest {
         MockHttpServletRequestBuilder request =
                 post(club.url("/profile/health")).with(club.asLifter()).with(csrf());
         for (HealthQuestion question : HealthQuestion.values()) {
-            request.param(question.name(), question == HealthQuestion.HEART && yesToHeart ? "yes" : "no");
+            request.param("answers[" + question + "]", question == HealthQuestion.HEART && yesToHeart ? "yes" : "no");
         }
         mvc.perform(request).andExpect(status().isFound());
     }
@@ -349,7 +349,7 @@ class ProfileTest {
         look("/floor").andExpect(content().string(not(containsString(stop))));
         assertThat(profile().select("#health").text()).contains("Cleared by her cardiologist, 9 March.");
         // another yes is news to whoever cleared the first
-        send("/health", "SURGERY", "yes");
+        send("/health", "answers[SURGERY]", "yes");
         look("/floor").andExpect(content().string(containsString(stop)));
     }
 

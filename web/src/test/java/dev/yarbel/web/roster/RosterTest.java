@@ -108,7 +108,7 @@ class RosterTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("1 to 80 characters."),
+                                containsString("This is needed."),
                                 containsString("value=\"LB\" selected=\"selected\""))));
     }
 
