@@ -6,10 +6,11 @@ insert into club (name, zone) values ('Made up for the floor', 'Europe/London') 
 insert into account (club_id, username, name, password_hash, role)
   values (:club, 'floor', 'Measuring', '{noop}made-up-for-measuring', 'HEAD_COACH') returning id as coach \gset
 insert into gym (club_id, name, collars, unit) values (:club, 'Gym', 0, 'KG') returning id as gym \gset
-insert into piece (club_id, gym_id, shelf, name, unit, implement, mass) values
-  (:club, :gym, 'BARS', '20 kg bar', 'KG', 'BARBELL', 20);
-insert into piece (club_id, gym_id, shelf, unit, mass, count)
-  select :club, :gym, 'PLATES', 'KG', figure, 8 from unnest(array[25, 20, 15, 10, 5, 2.5, 1.25]) as figure;
+insert into piece (club_id, gym_id, shelf, fields) values
+  (:club, :gym, 'BARS', '{"IMPLEMENT": "BARBELL", "NAME": "20 kg bar", "MASS": "20 kg", "FIT_FOR_PINS": "on"}');
+insert into piece (club_id, gym_id, shelf, fields)
+  select :club, :gym, 'PLATES', jsonb_build_object('MASS', figure || ' kg', 'COUNT', '8')
+  from unnest(array[25, 20, 15, 10, 5, 2.5, 1.25]) as figure;
 insert into lifter (club_id, name, coach_id, unit, rounding, share_of_estimate, sex, birth_year, sport, health_no)
   select :club, 'Floor ' || to_char(n, 'FM000'), :coach, 'KG', 'NEAREST', 95, 'FEMALE', 1990, 'BOTH', '{HEART}'
   from generate_series(1, :lifters) as n;

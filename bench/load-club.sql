@@ -9,12 +9,16 @@ insert into club (name, zone) values ('Made up for measuring', 'Europe/London') 
 insert into account (club_id, username, name, password_hash, role)
   values (:club, 'load', 'Measuring', '{noop}made-up-for-measuring', 'HEAD_COACH') returning id as coach \gset
 insert into gym (club_id, name, collars, unit) values (:club, 'Gym', 0, 'KG') returning id as gym \gset
-insert into piece (club_id, gym_id, shelf, name, unit, implement, mass) values
-  (:club, :gym, 'BARS', '20 kg bar', 'KG', 'BARBELL', 20), (:club, :gym, 'BARS', 'Log', 'KG', 'LOG', 30);
-insert into piece (club_id, gym_id, shelf, unit, mass, count)
-  select :club, :gym, 'PLATES', 'KG', figure, 8 from unnest(array[25, 20, 15, 10, 5, 2.5, 1.25]) as figure;
-insert into piece (club_id, gym_id, shelf, unit, implement, nominal, mass)
-  select :club, :gym, 'PIECES', 'KG', 'DUMBBELL', n * 2.5, n * 2.5 + 2 from generate_series(2, 20) as n;
+insert into piece (club_id, gym_id, shelf, fields) values
+  (:club, :gym, 'BARS', '{"IMPLEMENT": "BARBELL", "NAME": "20 kg bar", "MASS": "20 kg", "FIT_FOR_PINS": "on"}'),
+  (:club, :gym, 'BARS', '{"IMPLEMENT": "LOG", "NAME": "Log", "MASS": "30 kg", "FIT_FOR_PINS": "on"}');
+insert into piece (club_id, gym_id, shelf, fields)
+  select :club, :gym, 'PLATES', jsonb_build_object('MASS', figure || ' kg', 'COUNT', '8')
+  from unnest(array[25, 20, 15, 10, 5, 2.5, 1.25]) as figure;
+insert into piece (club_id, gym_id, shelf, fields)
+  select :club, :gym, 'PIECES',
+    jsonb_build_object('IMPLEMENT', 'DUMBBELL', 'NOMINAL', n * 2.5 || ' kg', 'MASS', n * 2.5 + 2 || ' kg')
+  from generate_series(2, 20) as n;
 
 insert into lifter (club_id, name, coach_id, unit, rounding, share_of_estimate, sex, birth_year, sport, health_no)
   select :club, 'Lifter ' || to_char(n, 'FM000'), :coach, 'KG', 'NEAREST', 95, 'FEMALE', 1990, 'BOTH', '{HEART}'

@@ -143,8 +143,9 @@ class PageCostTest {
             select :club, :lifter, 'squat', m, '1' from unnest(array['STANCE', 'RACK_HEIGHT']) m""", """
             insert into own_variation (club_id, lift, parent, ratio, implement, pins)
             select :club, 'own-' || n, 'squat', 70, 'BARBELL', false from generate_series(1, 30) n""", """
-            insert into piece (club_id, gym_id, shelf, unit, implement, mass)
-            select :club, :gym, 'PIECES', 'KG', 'DUMBBELL', n from generate_series(1, 40) n""", """
+            insert into piece (club_id, gym_id, shelf, fields)
+            select :club, :gym, 'PIECES', jsonb_build_object('IMPLEMENT', 'DUMBBELL', 'MASS', n || ' kg')
+            from generate_series(1, 40) n""", """
             with more as (insert into gym (club_id, name, collars, unit)
               select :club, 'Gym ' || n, 0, 'KG' from generate_series(1, 20) n returning id)
             insert into lifter_gym (club_id, lifter_id, gym_id, position) select :club, :lifter, id, 1 from more"""}) {

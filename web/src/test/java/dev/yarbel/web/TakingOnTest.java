@@ -3,6 +3,7 @@ package dev.yarbel.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.lifter.HealthQuestion;
+import java.util.Locale;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -79,11 +80,12 @@ class TakingOnTest {
         String form = "form.newpiece[action$='/" + shelf + "']";
         int before = browser.all("." + shelf + " form.piece").size();
         for (int i = 0; i < fields.length; i += 2) {
-            WebElement control = browser.find(form + " [name='" + fields[i] + "']");
+            String name = form + " [name='fields[" + fields[i].toUpperCase(Locale.ROOT) + "]']";
+            WebElement control = browser.find(name);
             if (control.getTagName().equals("select")) {
                 new Select(control).selectByVisibleText(fields[i + 1]);
             } else {
-                browser.type(form + " [name='" + fields[i] + "']", fields[i + 1]);
+                browser.type(name, fields[i + 1]);
             }
         }
         browser.click(form + " button[type=submit]");

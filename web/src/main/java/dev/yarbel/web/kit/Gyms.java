@@ -10,8 +10,6 @@ import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.LiftNames;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.GymChooser;
@@ -34,7 +32,8 @@ import org.springframework.transaction.annotation.Transactional;
 class Gyms implements GymChooser {
 
     private static final Mass MOST_COLLARS = Mass.ofKg(20);
-    private static final int LONGEST_NAME = 60;
+    /** The longest name of a gym. */
+    static final int LONGEST_NAME = 60;
 
     private final GymRepository gyms;
     private final PieceRepository pieces;
@@ -147,20 +146,15 @@ class Gyms implements GymChooser {
                         .toList());
     }
 
-    long addGym(Person coach, Typed typed) {
-        String name = typed.read("name", text -> Reading.words(text, LONGEST_NAME));
-        MassUnit unit = typed.read("unit", text -> Reading.choice(MassUnit.class, text));
+    long addGym(Person coach, String name, MassUnit unit) {
         long id =
                 gyms.save(new GymEntity(coach.clubId(), name, Mass.ZERO, unit)).id();
         write(coach, List.of("gym", name), "", name);
         return id;
     }
 
-    void changeGym(Person coach, long gymId, Typed typed) {
+    void changeGym(Person coach, long gymId, String name, MassUnit unit, Mass collars) {
         GymEntity gym = gym(coach, gymId);
-        String name = typed.read("name", text -> Reading.words(text, LONGEST_NAME));
-        MassUnit unit = typed.read("unit", text -> Reading.choice(MassUnit.class, text));
-        Mass collars = typed.read("collars", text -> Reading.massOrNothing(text, unit));
         if (collars.isGreaterThan(MOST_COLLARS)) {
             throw new UnreadableException("read.mass", MOST_COLLARS.format(unit, 0)).in("collars");
         }
@@ -195,18 +189,21 @@ class Gyms implements GymChooser {
         return gyms.findByClubIdAndId(coach.clubId(), gymId).orElseThrow(NotFoundException::new);
     }
 
-    void add(Person coach, long gymId, Shelf on, Typed typed) {
+    void add(Person coach, long gymId, Shelf on, PieceForm form) {
         GymEntity gym = gym(coach, gymId);
-        PieceEntity piece = new PieceEntity(coach.clubId(), gymId, on, gym.unit());
-        new PieceReader(typed, gym.unit(), name -> liftNames.read(coach.clubId(), name)).into(piece);
+        PieceEntity piece = new PieceEntity(coach.clubId(), gymId, on.read(answers(coach, form, gym.unit())));
         pieces.save(piece);
         write(coach, List.of(on.name(), gym.name()), "", described(piece));
     }
 
-    void change(Person coach, long pieceId, Typed typed) {
+    private PieceAnswers answers(Person coach, PieceForm form, MassUnit unitless) {
+        return PieceAnswers.typed(form, unitless, name -> liftNames.read(coach.clubId(), name));
+    }
+
+    void change(Person coach, long pieceId, PieceForm form) {
         PieceEntity piece = piece(coach, pieceId);
         String before = described(piece);
-        new PieceReader(typed, piece.unit, name -> liftNames.read(coach.clubId(), name)).into(piece);
+        piece.change(piece.shelf().read(answers(coach, form, piece.piece().unit())));
         String after = described(piece);
         if (!before.equals(after)) {
             write(coach, List.of(piece.shelf().name(), gym(coach, piece.gymId()).name()), before, after);
@@ -287,7 +284,7 @@ class Gyms implements GymChooser {
     /** The implements of a gym's rows that are picked up whole, in order. */
     static List<Implement> rows(Stock stock) {
         return stock.on(Shelf.PIECES).stream()
-                .map(piece -> piece.implement)
+                .map(piece -> ((WholePiece) piece.piece()).implement())
                 .distinct()
                 .sorted()
                 .toList();

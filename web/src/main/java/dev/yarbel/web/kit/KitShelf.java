@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,8 +72,18 @@ public class KitShelf {
         return rows.stream()
                 .map(row -> (PieceEntity) row[1])
                 .filter(Objects::nonNull)
-                .flatMap(piece -> piece.changing().stream())
+                .map(PieceEntity::piece)
+                .flatMap(piece -> changing(piece).stream())
                 .toList();
+    }
+
+    /** What a piece adds to a bar as a pair. */
+    private static Optional<Changing> changing(Piece piece) {
+        return switch (piece.shelf()) {
+            case BANDS -> Optional.of(((BandPiece) piece).changing());
+            case CHAINS -> ((ChainPiece) piece).changing();
+            case BARS, PLATES, PIECES, MACHINES -> Optional.empty();
+        };
     }
 
     Loader loader(Kit kit) {
@@ -93,14 +104,18 @@ public class KitShelf {
 
     static Gym gym(GymEntity gym, List<PieceEntity> all) {
         Map<Plate, Integer> plates = new HashMap<>();
-        on(all, Shelf.PLATES).forEach(piece -> plates.merge(piece.plate(), piece.count, Integer::sum));
+        of(all, PlatePiece.class).forEach(pile -> plates.merge(pile.plate(), pile.count(), Integer::sum));
         return new Gym(
                 gym.name(),
                 gym.collars(),
                 plates,
-                on(all, Shelf.BARS).stream().map(PieceEntity::holder).toList(),
-                on(all, Shelf.PIECES).stream().map(PieceEntity::piece).toList(),
-                on(all, Shelf.MACHINES).stream().map(PieceEntity::stack).toList());
+                of(all, BarPiece.class).map(BarPiece::holder).toList(),
+                of(all, WholePiece.class).map(WholePiece::piece).toList(),
+                of(all, MachinePiece.class).map(MachinePiece::stack).toList());
+    }
+
+    private static <P extends Piece> Stream<P> of(List<PieceEntity> all, Class<P> kind) {
+        return all.stream().map(PieceEntity::piece).filter(kind::isInstance).map(kind::cast);
     }
 
     static List<PieceEntity> on(List<PieceEntity> all, Shelf shelf) {
@@ -112,85 +127,37 @@ public class KitShelf {
     public long add(long clubId, Gym gym, MassUnit unit) {
         long id = gyms.save(new GymEntity(clubId, gym.name(), gym.collars(), unit))
                 .id();
-        for (Gym.Holder holder : gym.holders()) {
-            PieceEntity piece = new PieceEntity(clubId, id, Shelf.BARS, unit);
-            piece.implement = holder.kind();
-            piece.name = holder.name();
-            piece.mass = holder.mass();
-            piece.madeFor = holder.madeFor().orElse(null);
-            piece.fitForPins = holder.fitForPins();
-            piece.safetyHeight = holder.safetyHeight().orElse(null);
-            pieces.save(piece);
-        }
+        gym.holders().forEach(holder -> keep(clubId, id, new BarPiece(holder, unit)));
         gym.plates().entrySet().stream()
                 .sorted(Map.Entry.<Plate, Integer>comparingByKey().reversed())
-                .forEach(entry -> {
-                    PieceEntity piece = new PieceEntity(
-                            clubId, id, Shelf.PLATES, entry.getKey().castIn());
-                    piece.mass = entry.getKey().mass();
-                    piece.calibrated = entry.getKey().calibrated();
-                    piece.fullSize = entry.getKey().fullSize();
-                    piece.count = entry.getValue();
-                    pieces.save(piece);
-                });
-        for (Gym.Piece fixed : gym.pieces()) {
-            PieceEntity piece = new PieceEntity(clubId, id, Shelf.PIECES, unit);
-            piece.implement = fixed.kind();
-            piece.name = fixed.name();
-            piece.mass = fixed.mass();
-            pieces.save(piece);
-        }
-        for (Gym.Stack stack : gym.stacks()) {
-            PieceEntity piece = new PieceEntity(clubId, id, Shelf.MACHINES, unit);
-            piece.name = stack.name();
-            piece.madeFor = stack.madeFor();
-            piece.mass = stack.least();
-            piece.step = stack.step();
-            piece.most = stack.most();
-            pieces.save(piece);
-        }
+                .forEach(pile -> keep(clubId, id, new PlatePiece(pile.getKey(), pile.getValue())));
+        gym.pieces()
+                .forEach(whole -> keep(
+                        clubId, id, new WholePiece(whole.kind(), whole.name(), Optional.empty(), whole.mass(), unit)));
+        gym.stacks().forEach(stack -> keep(clubId, id, new MachinePiece(stack, unit)));
         return id;
+    }
+
+    private void keep(long clubId, long gymId, Piece piece) {
+        pieces.save(new PieceEntity(clubId, gymId, piece));
     }
 
     /** Adds a dumbbell to a gym, with what is marked on its head and what it really weighs. */
     @Transactional
     public void addDumbbell(long clubId, long gymId, Mass nominal, Mass mass) {
-        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.PIECES, MassUnit.KG);
-        piece.implement = Implement.DUMBBELL;
-        piece.nominal = nominal;
-        piece.mass = mass;
-        pieces.save(piece);
+        keep(clubId, gymId, new WholePiece(Implement.DUMBBELL, "", Optional.of(nominal), mass, MassUnit.KG));
     }
 
     /** Adds chains to a gym. */
     @Transactional
     public void addChains(long clubId, long gymId, String name, Mass perMetre, Length length, int count) {
-        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.CHAINS, MassUnit.KG);
-        piece.name = name;
-        piece.mass = perMetre;
-        piece.length = length;
-        piece.count = count;
-        pieces.save(piece);
+        keep(clubId, gymId, new ChainPiece(name, perMetre, length, count, MassUnit.KG));
     }
 
     /** Adds a pair of bands, both measured at the same two lengths, to a gym. */
     @Transactional
     public void addBands(long clubId, long gymId, String name, Band one, Band other) {
-        PieceEntity piece = new PieceEntity(clubId, gymId, Shelf.BANDS, MassUnit.KG);
-        piece.name = name;
-        piece.length = one.shortLength();
-        piece.mass = one.tensionShort();
-        piece.longLength = one.longLength();
-        piece.pullLong = one.tensionLong();
-        piece.make = one.make();
-        piece.bought = one.bought().orElse(null);
-        if (!one.equals(other)) {
-            piece.otherMake = other.make();
-            piece.otherBought = other.bought().orElse(null);
-            piece.otherPull = other.tensionShort();
-            piece.otherPullLong = other.tensionLong();
-        }
-        pieces.save(piece);
+        keep(clubId, gymId, new BandPiece(name, one, other, MassUnit.KG));
     }
 
     /** Has a lifter train in these gyms, the usual one first. */
@@ -218,7 +185,9 @@ public class KitShelf {
     public void takesBar(LifterCard lifter, long gymId, Optional<String> barName) {
         Long bar = barName.map(name -> gyms.findWithPieces(lifter.clubId(), gymId).stream()
                         .map(row -> (PieceEntity) row[1])
-                        .filter(piece -> piece != null && piece.shelf() == Shelf.BARS && piece.name.equals(name))
+                        .filter(piece -> piece != null
+                                && piece.shelf() == Shelf.BARS
+                                && piece.label().equals(name))
                         .findFirst()
                         .orElseThrow(NotFoundException::new)
                         .id())

@@ -97,10 +97,10 @@ class LifterGyms {
     private static Own own(GymEntity gym, List<PieceEntity> bars, Long usual) {
         return new Own(
                 gym,
-                bars.stream().map(bar -> bar.name).toList(),
+                bars.stream().map(PieceEntity::label).toList(),
                 bars.stream()
                         .filter(bar -> bar.id().equals(usual))
-                        .map(bar -> bar.name)
+                        .map(PieceEntity::label)
                         .findFirst()
                         .orElse(null));
     }

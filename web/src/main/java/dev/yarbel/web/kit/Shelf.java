@@ -2,41 +2,31 @@ package dev.yarbel.web.kit;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 
-/** Where in a gym a piece of kit belongs, and what is asked about it there. */
+/** Where in a gym a piece of kit belongs, what is asked about it there, and how that is read. */
 enum Shelf {
-    BARS(
-            PieceField.IMPLEMENT,
-            PieceField.NAME,
-            PieceField.MASS,
-            PieceField.MADE_FOR,
-            PieceField.SAFETY_HEIGHT,
-            PieceField.FIT_FOR_PINS),
-    PLATES(PieceField.MASS, PieceField.COUNT, PieceField.CALIBRATED, PieceField.FULL_SIZE),
-    PIECES(PieceField.IMPLEMENT, PieceField.NAME, PieceField.NOMINAL, PieceField.MASS),
-    MACHINES(PieceField.NAME, PieceField.MADE_FOR, PieceField.LEAST, PieceField.STEP, PieceField.MOST),
-    BANDS(
-            PieceField.NAME,
-            PieceField.LENGTH,
-            PieceField.PULL,
-            PieceField.LONG_LENGTH,
-            PieceField.PULL_LONG,
-            PieceField.MAKE,
-            PieceField.BOUGHT,
-            PieceField.OTHER_PULL,
-            PieceField.OTHER_PULL_LONG,
-            PieceField.OTHER_MAKE,
-            PieceField.OTHER_BOUGHT),
-    CHAINS(PieceField.NAME, PieceField.PER_METRE, PieceField.LENGTH, PieceField.COUNT);
+    BARS(BarPiece.FIELDS, BarPiece::read),
+    PLATES(PlatePiece.FIELDS, PlatePiece::read),
+    PIECES(WholePiece.FIELDS, WholePiece::read),
+    MACHINES(MachinePiece.FIELDS, MachinePiece::read),
+    BANDS(BandPiece.FIELDS, BandPiece::read),
+    CHAINS(ChainPiece.FIELDS, ChainPiece::read);
 
     private final List<PieceField> fields;
+    private final Function<PieceAnswers, Piece> reader;
 
-    Shelf(PieceField... fields) {
-        this.fields = List.of(fields);
+    Shelf(List<PieceField> fields, Function<PieceAnswers, Piece> reader) {
+        this.fields = fields;
+        this.reader = reader;
     }
 
     public List<PieceField> fields() {
         return fields;
+    }
+
+    Piece read(PieceAnswers answers) {
+        return reader.apply(answers);
     }
 
     /** Its name in addresses and in the bundle. */

@@ -12,11 +12,10 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Typed;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -44,11 +43,13 @@ class Trial {
     /** The bars and rows of a gym. */
     static List<Choice> choices(Gyms.Stock stock) {
         List<Choice> choices = new ArrayList<>();
-        stock.on(Shelf.BARS).forEach(bar -> choices.add(new Choice("bar-" + bar.id(), bar.name, bar.implement)));
+        stock.on(Shelf.BARS)
+                .forEach(bar -> choices.add(
+                        new Choice("bar-" + bar.id(), bar.label(), holder(bar).kind())));
         Gyms.rows(stock).forEach(row -> choices.add(new Choice("row-" + row, "", row)));
         stock.on(Shelf.MACHINES)
-                .forEach(
-                        machine -> choices.add(new Choice("machine-" + machine.id(), machine.name, Implement.MACHINE)));
+                .forEach(machine ->
+                        choices.add(new Choice("machine-" + machine.id(), machine.label(), Implement.MACHINE)));
         return choices;
     }
 
@@ -57,12 +58,17 @@ class Trial {
         Gym gym = stock.asGym();
         for (PieceEntity bar : stock.on(Shelf.BARS)) {
             if (key.equals("bar-" + bar.id())) {
-                return Optional.of(shelf.loader(gym.kit(bar.holder())));
+                return Optional.of(shelf.loader(gym.kit(holder(bar))));
             }
         }
         for (PieceEntity machine : stock.on(Shelf.MACHINES)) {
             if (key.equals("machine-" + machine.id())) {
-                return gym.loads(new Gym.Need(Implement.MACHINE, machine.madeFor, false), shelf::loader);
+                return gym.loads(
+                        new Gym.Need(
+                                Implement.MACHINE,
+                                ((MachinePiece) machine.piece()).stack().madeFor(),
+                                false),
+                        shelf::loader);
             }
         }
         return Gyms.rows(stock).stream()
@@ -71,49 +77,86 @@ class Trial {
                 .flatMap(row -> gym.loads(new Gym.Need(row, "", false), shelf::loader));
     }
 
+    private static Gym.Holder holder(PieceEntity bar) {
+        return ((BarPiece) bar.piece()).holder();
+    }
+
+    /** Where a wanted load is meant. */
+    enum At {
+        BAR,
+        BOTTOM,
+        TOP
+    }
+
+    /** Where bands hang from. */
+    enum From {
+        FLOOR,
+        ABOVE
+    }
+
+    /**
+     * A load to try, or one that is wanted with chains or bands; heights and figures are text, for what they mean hangs on each other.
+     *
+     * @param with what it is tried on, as {@link Choice} names it
+     * @param chain and band by their numbers; null for none
+     */
+    record Form(
+            String load,
+            String with,
+            String wanted,
+            At at,
+            String bottom,
+            String top,
+            Long chain,
+            Integer aSide,
+            String drop,
+            Long band,
+            From from,
+            String anchor) {}
+
     /** A load tried on what was chosen. */
-    Optional<TryView> trial(Gyms.Stock stock, Typed typed) {
-        if (typed.isBlank("load")) {
+    Optional<TryView> trial(Gyms.Stock stock, Form form) {
+        if (form.load() == null) {
             return Optional.empty();
         }
-        MassUnit unit = Reading.unit(typed.text("load"), stock.gym().unit());
-        Mass asked = typed.read("load", text -> Reading.mass(text, unit));
-        return loads(stock, typed.text("with")).map(loads -> TryView.of(loads, asked, unit));
+        MassUnit unit = Reading.unit(form.load(), stock.gym().unit());
+        Mass asked = Reading.field("load", form.load(), text -> Reading.mass(text, unit));
+        return loads(stock, with(form)).map(loads -> TryView.of(loads, asked, unit));
+    }
+
+    private static String with(Form form) {
+        return Objects.requireNonNullElse(form.with(), "");
     }
 
     /** A load with chains or bands on a bar. */
-    Optional<ChangingView> changing(Gyms.Stock stock, Typed typed) {
-        if (typed.isBlank("wanted")) {
+    Optional<ChangingView> changing(Gyms.Stock stock, Form form) {
+        if (form.wanted() == null) {
             return Optional.empty();
         }
-        MassUnit unit = Reading.unit(typed.text("wanted"), stock.gym().unit());
-        Mass wanted = typed.read("wanted", text -> Reading.mass(text, unit));
-        Length bottom = height(typed, "bottom");
-        Length top = height(typed, "top");
+        MassUnit unit = Reading.unit(form.wanted(), stock.gym().unit());
+        Mass wanted = Reading.field("wanted", form.wanted(), text -> Reading.mass(text, unit));
+        Length bottom = height("bottom", form.bottom());
+        Length top = height("top", form.top());
         if (!top.isGreaterThan(bottom)) {
             throw new UnreadableException("kit.top-above").in("top");
         }
         List<Accommodation> with = new ArrayList<>();
-        Set<Band.Unlike> unlike = EnumSet.noneOf(Band.Unlike.class);
-        find(stock, Shelf.CHAINS, typed.text("chain")).ifPresent(chain -> with.add(chains(chain, typed)));
-        boolean reverse = typed.text("from").equals("above");
-        Optional<PieceEntity> bands = find(stock, Shelf.BANDS, typed.text("band"));
-        bands.ifPresent(pair -> {
-            unlike.addAll(pair.band().unlike(pair.otherBand()));
-            with.add(bands(pair, typed, reverse, top));
-        });
+        find(stock, Shelf.CHAINS, form.chain()).ifPresent(chain -> with.add(chains((ChainPiece) chain, form)));
+        boolean reverse = form.from() == From.ABOVE;
+        Optional<BandPiece> bands = find(stock, Shelf.BANDS, form.band()).map(BandPiece.class::cast);
+        bands.ifPresent(pair -> with.add(bands(pair, form, reverse, top)));
         if (with.isEmpty()) {
             throw new UnreadableException("kit.nothing-on").in("chain");
         }
-        Loads bar = loads(stock, typed.text("with"))
+        Loads bar = loads(stock, with(form))
                 .filter(Loads::takesPlates)
                 .orElseThrow(() -> new UnreadableException("read.choice").in("with"));
         ChangingLoad bare = new ChangingLoad(wanted, with, bottom, top);
         Mass asked =
-                switch (typed.text("at")) {
-                    case "bottom" -> bare.barForBottom(wanted);
-                    case "top" -> bare.barForTop(wanted);
-                    default -> wanted;
+                switch (form.at() == null ? At.BAR : form.at()) {
+                    case BOTTOM -> bare.barForBottom(wanted);
+                    case TOP -> bare.barForTop(wanted);
+                    case BAR -> wanted;
                 };
         if (asked.isLessThan(bar.lightest()) || asked.isGreaterThan(bar.heaviest())) {
             throw new UnreadableException(
@@ -124,37 +167,43 @@ class Trial {
                     .in("wanted");
         }
         ChangingLoad loaded = bare.withBar(bar.round(asked, Rounding.NEAREST));
+        Set<Band.Unlike> unlike =
+                bands.map(pair -> pair.one().unlike(pair.other())).orElse(Set.of());
         return Optional.of(
                 ChangingView.of(loaded, asked, unit, unlike, bands.isPresent(), bands.isPresent() && reverse));
     }
 
-    private static Optional<PieceEntity> find(Gyms.Stock stock, Shelf on, String id) {
+    private static Optional<Piece> find(Gyms.Stock stock, Shelf on, Long id) {
         return stock.on(on).stream()
-                .filter(piece -> piece.id().toString().equals(id))
-                .findFirst();
+                .filter(piece -> piece.id().equals(id))
+                .findFirst()
+                .map(PieceEntity::piece);
     }
 
-    private static Accommodation chains(PieceEntity chain, Typed typed) {
-        int aSide = typed.read("a-side", text -> Reading.number(text, 1, 10));
-        if (aSide * 2 > chain.count) {
-            throw new UnreadableException("kit.chains", String.valueOf(chain.count)).in("a-side");
+    private static Accommodation chains(ChainPiece chain, Form form) {
+        int aSide = Reading.within("aSide", form.aSide(), 1, 10);
+        if (aSide * 2 > chain.count()) {
+            throw new UnreadableException("kit.chains", String.valueOf(chain.count())).in("aSide");
         }
-        Length drop = typed.readIfAny("drop", text -> Reading.length(text, LengthUnit.CM, LOWEST, HIGHEST))
-                .orElse(Length.ZERO);
-        return new Accommodation.Chains(chain.mass, chain.length, aSide, drop);
+        Length drop = Reading.fieldIfAny("drop", form.drop(), Trial::height).orElse(Length.ZERO);
+        return new Accommodation.Chains(chain.perMetre(), chain.length(), aSide, drop);
     }
 
-    private static Accommodation bands(PieceEntity pair, Typed typed, boolean reverse, Length top) {
-        Length anchor = typed.read("anchor", text -> Reading.length(text, LengthUnit.CM, LOWEST, HIGHEST));
+    private static Accommodation bands(BandPiece pair, Form form, boolean reverse, Length top) {
+        Length anchor = height("anchor", form.anchor());
         if (reverse && !anchor.isGreaterThan(top)) {
             throw new UnreadableException("kit.anchor-above").in("anchor");
         }
         return reverse
-                ? new Accommodation.ReverseBands(pair.band(), pair.otherBand(), anchor)
-                : new Accommodation.Bands(pair.band(), pair.otherBand(), anchor);
+                ? new Accommodation.ReverseBands(pair.one(), pair.other(), anchor)
+                : new Accommodation.Bands(pair.one(), pair.other(), anchor);
     }
 
-    private static Length height(Typed typed, String field) {
-        return typed.read(field, text -> Reading.length(text, LengthUnit.CM, LOWEST, HIGHEST));
+    private static Length height(String field, String typed) {
+        return Reading.field(field, typed, Trial::height);
+    }
+
+    private static Length height(String text) {
+        return Reading.length(text, LengthUnit.CM, LOWEST, HIGHEST);
     }
 }
