@@ -5,9 +5,9 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Bar;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
@@ -20,7 +20,7 @@ import dev.yarbel.core.ramp.RampPlanner;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -50,21 +50,21 @@ import org.openjdk.jmh.infra.Blackhole;
 @Fork(1)
 public class CoreBenchmark {
 
-    private final Loader kg = Loader.of(kit(Map.of()));
-    private final Kit both = kit(Map.of("45", 4, "35", 1, "25", 2, "10", 2, "5", 2, "2.5", 1));
-    private final Loader kgAndLb = Loader.of(both);
+    private final BarLoads kg = BarLoads.of(kit(Map.of()));
+    private final BarKit both = kit(Map.of("45", 4, "35", 1, "25", 2, "10", 2, "5", 2, "2.5", 1));
+    private final BarLoads kgAndLb = BarLoads.of(both);
     private final Block block = block(16);
     private final Resolver resolver = new Resolver(
             KitInUse.of(kg),
             Rounding.NEAREST,
             Numbers.of(Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(130), Lift.DEADLIFT, numbers(230))));
 
-    private static Kit kit(Map<String, Integer> pounds) {
+    private static BarKit kit(Map<String, Integer> pounds) {
         Map<Plate, Integer> pairs = new HashMap<>();
         Map.of("25", 4, "20", 2, "15", 2, "10", 2, "5", 2, "2.5", 2, "1.25", 2)
                 .forEach((figure, count) -> pairs.put(Plate.of(figure, MassUnit.KG), count));
         pounds.forEach((figure, count) -> pairs.put(Plate.of(figure, MassUnit.LB), count));
-        return new Kit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs));
+        return new BarKit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(pairs));
     }
 
     private static LiftNumbers numbers(int kg) {
@@ -111,8 +111,8 @@ public class CoreBenchmark {
     }
 
     @Benchmark
-    public Loader everythingAKitCanLoad() {
-        return Loader.of(both);
+    public BarLoads everythingAKitCanLoad() {
+        return BarLoads.of(both);
     }
 
     /** 16 weeks of 4 days of 9 slots: 576 doses. */
@@ -120,7 +120,7 @@ public class CoreBenchmark {
     public void sixteenWeeks(Blackhole hole) {
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
-                hole.consume(resolver.resolve(Prescription.of(block, day, week)));
+                hole.consume(resolver.resolve(PrescribedSets.of(block, day, week)));
             }
         }
     }

@@ -59,7 +59,7 @@ class NoKindForgottenTest {
     /** A kind that is asked for is refused by everybody who does not say what becomes of it. */
     @ParameterizedTest
     @CsvSource({
-        "prescription/Work, KindOfWork Shorthand Law Stations EasierWork HalfTheSets Taper SessionTime",
+        "prescription/Work, KindOfWork Shorthand Law BarSequence EasierWork HalfTheSets Taper SessionTime",
         "prescription/LoadBasis, Shorthand Resolver FillRule Fill HalfTheLoad LighterLoad",
         "prescription/Reference, LiftNumbers Resolver",
         "session/Amendment, Amended"

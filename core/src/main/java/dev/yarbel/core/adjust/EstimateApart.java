@@ -1,6 +1,6 @@
 package dev.yarbel.core.adjust;
 
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -28,7 +28,7 @@ public final class EstimateApart implements CallRule {
     public List<Finding> look(Subject subject) {
         Optional<Mass> workingMax = subject.known().workingMax();
         Optional<MaxEstimate> estimate = subject.known().estimate();
-        Optional<Loads> loads = subject.plan().resolver().kit(subject.lift());
+        Optional<AvailableLoads> loads = subject.plan().resolver().kit(subject.lift());
         if (workingMax.isEmpty()
                 || loads.isEmpty()
                 || estimate.filter(e -> !e.movements().isEmpty()).isEmpty()) {
@@ -38,7 +38,7 @@ public final class EstimateApart implements CallRule {
                 .toList();
     }
 
-    private Optional<Finding> finding(Subject subject, Mass workingMax, MaxEstimate estimate, Loads loads) {
+    private Optional<Finding> finding(Subject subject, Mass workingMax, MaxEstimate estimate, AvailableLoads loads) {
         Mass target = estimate.max().times(subject.known().share());
         Mass gap = target.minus(workingMax);
         Mass step = loads.stepAt(workingMax);

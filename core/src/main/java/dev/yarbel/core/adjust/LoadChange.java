@@ -2,7 +2,7 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import java.time.LocalDate;
@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** A planned load that a decision would change: where it stands, and what it is before and after. */
-public record LoadChange(LocalDate date, int day, int week, Prescription prescription, Mass before, Mass after) {
+public record LoadChange(LocalDate date, int day, int week, PrescribedSets prescription, Mass before, Mass after) {
 
     /**
      * Every load of a block, after a date, that comes out differently, in order of dates: of the lift decided on, of
@@ -32,7 +32,7 @@ public record LoadChange(LocalDate date, int day, int week, Prescription prescri
 
     private static void addChanges(
             List<LoadChange> changes, Projection before, Projection then, Block block, int day, int week) {
-        List<Prescription> prescriptions = then.prescriptions(day, week);
+        List<PrescribedSets> prescriptions = then.prescriptions(day, week);
         List<ResolvedLoad> old = before.loads(day, week);
         List<ResolvedLoad> changed = then.loads(day, week);
         for (int i = 0; i < prescriptions.size(); i++) {

@@ -9,7 +9,7 @@ import dev.yarbel.core.measure.Mass;
  * @param loading the bar as loaded
  * @param limit whether the kit could not go as low or as high as asked
  */
-public record Fit(Mass asked, Loading loading, Limit limit) {
+public record Fit(Mass asked, LoadedBar loading, Limit limit) {
 
     /** Where the kit ends. */
     public enum Limit {

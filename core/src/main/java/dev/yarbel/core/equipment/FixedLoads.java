@@ -11,12 +11,12 @@ import java.util.TreeMap;
  * A row of pieces that are picked up whole: dumbbells, stones, sandbags, the steps of a machine's stack. A load is one
  * piece; of two pieces alike in mass the first one stands.
  */
-public final class FixedLoads extends Loads {
+public final class FixedLoads extends AvailableLoads {
 
     private final String name;
-    private final List<Kit> lightestFirst;
+    private final List<BarKit> lightestFirst;
 
-    private FixedLoads(String name, List<Kit> lightestFirst) {
+    private FixedLoads(String name, List<BarKit> lightestFirst) {
         this.name = name;
         this.lightestFirst = List.copyOf(lightestFirst);
     }
@@ -35,7 +35,7 @@ public final class FixedLoads extends Loads {
         return new FixedLoads(
                 name,
                 byMass.values().stream()
-                        .map(piece -> new Kit(piece, Mass.ZERO, PlateSet.NONE))
+                        .map(piece -> new BarKit(piece, Mass.ZERO, PlateSet.NONE))
                         .toList());
     }
 
@@ -45,7 +45,7 @@ public final class FixedLoads extends Loads {
     }
 
     @Override
-    public Optional<Loader> loader() {
+    public Optional<BarLoads> loader() {
         return Optional.empty();
     }
 
@@ -60,12 +60,12 @@ public final class FixedLoads extends Loads {
     }
 
     @Override
-    Loading loading(int index) {
+    LoadedBar loading(int index) {
         return lightestFirst.get(index).with(PlateStack.EMPTY);
     }
 
     @Override
-    Loading loading(int index, PlateStack onTheBar) {
+    LoadedBar loading(int index, PlateStack onTheBar) {
         return loading(index);
     }
 }

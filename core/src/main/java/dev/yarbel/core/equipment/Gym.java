@@ -26,9 +26,9 @@ public record Gym(
         List<Stack> stacks) {
 
     /** What hangs on a belt, in half kilograms; in a gym with lb plates alone, in whole pounds. */
-    private static final Loads ON_A_BELT = onABelt(Mass.of("0.5", MassUnit.KG), Mass.ofKg(100));
+    private static final AvailableLoads ON_A_BELT = onABelt(Mass.of("0.5", MassUnit.KG), Mass.ofKg(100));
 
-    private static final Loads ON_A_BELT_IN_LB = onABelt(Mass.ofLb(1), Mass.ofLb(200));
+    private static final AvailableLoads ON_A_BELT_IN_LB = onABelt(Mass.ofLb(1), Mass.ofLb(200));
 
     /**
      * A bar, or anything else that takes plates.
@@ -119,7 +119,7 @@ public record Gym(
      *
      * @param loaders works out what a kit can load, or has it ready
      */
-    public Optional<Loads> loads(Need need, Function<Kit, Loader> loaders) {
+    public Optional<AvailableLoads> loads(Need need, Function<BarKit, BarLoads> loaders) {
         return switch (need.implement().made()) {
             case PLATES -> holder(need).map(holder -> loaders.apply(kit(holder)));
             case PIECES -> pieces(need.implement());
@@ -132,7 +132,7 @@ public record Gym(
         };
     }
 
-    private static Loads onABelt(Mass step, Mass most) {
+    private static AvailableLoads onABelt(Mass step, Mass most) {
         return new Stack("belt", "", step, step, most).loads();
     }
 
@@ -149,10 +149,10 @@ public record Gym(
     }
 
     /** One bar with collars and its share of the plates. */
-    public Kit kit(Holder holder) {
+    public BarKit kit(Holder holder) {
         Map<Plate, Integer> pairs = new HashMap<>();
         plates.forEach((plate, count) -> pairs.put(plate, count / holder.kind().ends()));
-        return new Kit(
+        return new BarKit(
                 new Bar(holder.name(), holder.mass()), takesCollars(holder) ? collars : Mass.ZERO, PlateSet.of(pairs));
     }
 
@@ -163,7 +163,7 @@ public record Gym(
         };
     }
 
-    private Optional<Loads> pieces(Implement kind) {
+    private Optional<AvailableLoads> pieces(Implement kind) {
         List<Bar> row = pieces.stream()
                 .filter(piece -> piece.kind() == kind)
                 .map(piece -> new Bar(piece.name(), piece.mass()))

@@ -4,7 +4,7 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -134,7 +134,7 @@ public final class NoviceStart {
     }
 
     /** What to do after the sets so far; the first set is the lightest load there is. */
-    public static Step next(List<TestSet> sets, Loads loads, RepCurve curve) {
+    public static Step next(List<TestSet> sets, AvailableLoads loads, RepCurve curve) {
         if (sets.isEmpty()) {
             return new Step.Another(loads.lightest());
         }
@@ -164,7 +164,8 @@ public final class NoviceStart {
     }
 
     /** A step that was far too large is halved, once; else what was made last speaks. */
-    private static Step afterMiss(List<TestSet> sets, TestSet made, TestSet missed, Loads loads, RepCurve curve) {
+    private static Step afterMiss(
+            List<TestSet> sets, TestSet made, TestSet missed, AvailableLoads loads, RepCurve curve) {
         Mass between = loads.round(made.load().plus(missed.load()).times(HALF), Rounding.DOWN);
         boolean justMissed = missed.equals(sets.get(sets.size() - 1));
         boolean once = sets.stream().filter(NoviceStart::isMissed).count() == 1;
@@ -174,7 +175,7 @@ public final class NoviceStart {
                 : over(made, true, curve);
     }
 
-    private static Mass heavier(List<TestSet> sets, Loads loads) {
+    private static Mass heavier(List<TestSet> sets, AvailableLoads loads) {
         TestSet last = sets.get(sets.size() - 1);
         Percent easy = sets.size() <= EASY_STEPS.size() ? EASY_STEPS.get(sets.size() - 1) : LAST_EASY_STEP;
         Percent step = last.effort().isMoreThanFourLeft() ? easy : NEAR_STEP;

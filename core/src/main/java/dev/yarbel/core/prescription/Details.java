@@ -12,7 +12,7 @@ import java.util.Set;
 /**
  * What a dose says beside its sets and its load.
  *
- * @param manners how it is meant, in the order of {@link Manner}
+ * @param manners how it is meant, in the order of {@link SetModifier}
  * @param within the ratings the sets stay within beside their load: whichever comes first
  * @param rest between sets, up to half an hour
  * @param mostRest the longest rest, where a range was asked for
@@ -22,7 +22,7 @@ import java.util.Set;
  * @param reason why it is there
  */
 public record Details(
-        Set<Manner> manners,
+        Set<SetModifier> manners,
         Optional<LoadBasis.AtRpe> within,
         Optional<Duration> rest,
         Optional<Duration> mostRest,
@@ -61,7 +61,7 @@ public record Details(
                         || mostRest.get().getNano() != 0)) {
             throw new IllegalArgumentException("a range of rests runs upward");
         }
-        if (manners.contains(Manner.FREE_REST) && rest.isPresent()) {
+        if (manners.contains(SetModifier.FREE_REST) && rest.isPresent()) {
             throw new IllegalArgumentException("rest is free, or so long");
         }
         rest.ifPresent(r -> {
@@ -77,7 +77,7 @@ public record Details(
     }
 
     /** Only how it is meant. */
-    public static Details of(Manner... manners) {
+    public static Details of(SetModifier... manners) {
         return new Details(
                 Set.of(manners),
                 Optional.empty(),
@@ -90,7 +90,7 @@ public record Details(
                 Optional.empty());
     }
 
-    public boolean is(Manner manner) {
+    public boolean is(SetModifier manner) {
         return manners.contains(manner);
     }
 
@@ -138,8 +138,8 @@ public record Details(
         }
     }
 
-    private static Set<Manner> ordered(Collection<Manner> some) {
-        EnumSet<Manner> set = EnumSet.noneOf(Manner.class);
+    private static Set<SetModifier> ordered(Collection<SetModifier> some) {
+        EnumSet<SetModifier> set = EnumSet.noneOf(SetModifier.class);
         set.addAll(some);
         return Collections.unmodifiableSet(set);
     }

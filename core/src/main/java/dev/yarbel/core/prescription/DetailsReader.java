@@ -23,19 +23,19 @@ final class DetailsReader {
     private static final int LONGEST = 1800;
     private static final List<String> BEFORE_LOAD =
             List.of("each side", "per side", "each leg", "each arm", "paused", "pause");
-    private static final List<Manner> LONGEST_WORD_FIRST = Stream.of(Manner.values())
-            .sorted(Comparator.comparing((Manner manner) -> manner.word().length())
+    private static final List<SetModifier> LONGEST_WORD_FIRST = Stream.of(SetModifier.values())
+            .sorted(Comparator.comparing((SetModifier manner) -> manner.word().length())
                     .reversed())
             .toList();
-    private static final Map<String, Manner> OTHER_WORDS = Map.of(
+    private static final Map<String, SetModifier> OTHER_WORDS = Map.of(
             "per side",
-            Manner.EACH_SIDE,
+            SetModifier.EACH_SIDE,
             "each leg",
-            Manner.EACH_SIDE,
+            SetModifier.EACH_SIDE,
             "each arm",
-            Manner.EACH_SIDE,
+            SetModifier.EACH_SIDE,
             "pause",
-            Manner.PAUSED);
+            SetModifier.PAUSED);
     private static final Map<Worn, String[]> WORDS = new EnumMap<>(Worn.class);
 
     static {
@@ -45,7 +45,7 @@ final class DetailsReader {
         }
     }
 
-    private final Set<Manner> manners = EnumSet.noneOf(Manner.class);
+    private final Set<SetModifier> manners = EnumSet.noneOf(SetModifier.class);
     private final Set<Worn> with = EnumSet.noneOf(Worn.class);
     private final Set<Worn> without = EnumSet.noneOf(Worn.class);
     private Optional<LoadBasis.AtRpe> within = Optional.empty();
@@ -80,8 +80,8 @@ final class DetailsReader {
             in.takeWord("rpe");
             fresh = within.isEmpty();
             within = Optional.of(load.rating());
-        } else if (in.takeWord(Manner.FREE_REST.word())) {
-            fresh = manners.add(Manner.FREE_REST);
+        } else if (in.takeWord(SetModifier.FREE_REST.word())) {
+            fresh = manners.add(SetModifier.FREE_REST);
         } else if (in.takeWord("rest")) {
             fresh = rest.isEmpty();
             rest();
@@ -99,7 +99,7 @@ final class DetailsReader {
             fresh = !with.contains(worn) && without.add(worn);
         } else {
             Optional<Worn> worn = kit();
-            Optional<Manner> manner = worn.isPresent() ? Optional.empty() : manner();
+            Optional<SetModifier> manner = worn.isPresent() ? Optional.empty() : manner();
             if (worn.isEmpty() && manner.isEmpty()) {
                 return false;
             }
@@ -119,7 +119,7 @@ final class DetailsReader {
         }
         for (String word : BEFORE_LOAD) {
             if (in.takeWord(word)) {
-                return manners.add(word.startsWith("paus") ? Manner.PAUSED : Manner.EACH_SIDE);
+                return manners.add(word.startsWith("paus") ? SetModifier.PAUSED : SetModifier.EACH_SIDE);
             }
         }
         return false;
@@ -155,13 +155,13 @@ final class DetailsReader {
         return Optional.empty();
     }
 
-    private Optional<Manner> manner() {
-        for (Manner manner : LONGEST_WORD_FIRST) {
+    private Optional<SetModifier> manner() {
+        for (SetModifier manner : LONGEST_WORD_FIRST) {
             if (in.takeWord(manner.word())) {
                 return Optional.of(manner);
             }
         }
-        for (Map.Entry<String, Manner> word : OTHER_WORDS.entrySet()) {
+        for (Map.Entry<String, SetModifier> word : OTHER_WORDS.entrySet()) {
             if (in.takeWord(word.getKey())) {
                 return Optional.of(word.getValue());
             }

@@ -53,7 +53,7 @@ public record Dose(List<Part> parts) {
         return parts.stream().mapToInt(Part::sets).sum();
     }
 
-    public boolean is(Manner manner) {
+    public boolean is(SetModifier manner) {
         return parts.stream().anyMatch(part -> part.is(manner));
     }
 

@@ -359,11 +359,11 @@ public final class DoseParser {
             // each side stands before the load as often as after it
         }
         LoadBasis basis = before.isPresent() ? before.get() : load.basis(work);
-        Optional<Changing> changing = Optional.empty();
+        Optional<AccommodatingResistance> changing = Optional.empty();
         while (!isAtNextPart()) {
             in.skipSpaces();
             int start = in.at();
-            Optional<Changing> more = load.changing();
+            Optional<AccommodatingResistance> more = load.changing();
             if (more.isPresent()) {
                 if (changing.isPresent()) {
                     throw in.stop(start, Problem.TWICE);

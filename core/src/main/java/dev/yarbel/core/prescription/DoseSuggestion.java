@@ -75,7 +75,7 @@ final class DoseSuggestion {
         List<String> words = new ArrayList<>(List.of(
                 "rest", "tempo", "then", "cue", "why", "no", "max", "climb", "prep", "rounds", "in", "to", "gap",
                 "form", "last", "feel", "each", "of", "reverse", "chains", "bands", "until", "reps", "amrap", "emom"));
-        for (Manner manner : Manner.values()) {
+        for (SetModifier manner : SetModifier.values()) {
             words.add(manner.word());
         }
         for (Reference.Named named : Reference.Named.values()) {

@@ -12,7 +12,11 @@ import java.util.Set;
  * @param reps of a set, of clusters of a small set; 0 for set-drop stages, whose repetitions change as they go
  */
 public record KindOfWork(
-        Built built, int reps, Set<Manner> manners, Optional<Tempo> tempo, Optional<Changing> changing) {
+        Built built,
+        int reps,
+        Set<SetModifier> manners,
+        Optional<Tempo> tempo,
+        Optional<AccommodatingResistance> changing) {
 
     /** How sets are built. */
     public enum Built {
@@ -28,14 +32,14 @@ public record KindOfWork(
     }
 
     /** Manners that leave the work what it is: what the lifter sees, and who picks. */
-    private static final Set<Manner> NO_MATTER = EnumSet.of(
-            Manner.BLIND,
-            Manner.CHOICE,
-            Manner.STAGES,
-            Manner.APART,
-            Manner.CHOICE_OF_STRENGTH,
-            Manner.CHOICE_OF_WEAKNESS,
-            Manner.FREE_REST);
+    private static final Set<SetModifier> NO_MATTER = EnumSet.of(
+            SetModifier.BLIND,
+            SetModifier.CHOICE,
+            SetModifier.STAGES,
+            SetModifier.APART,
+            SetModifier.CHOICE_OF_STRENGTH,
+            SetModifier.CHOICE_OF_WEAKNESS,
+            SetModifier.FREE_REST);
 
     public KindOfWork {
         manners = Set.copyOf(manners);
@@ -47,7 +51,7 @@ public record KindOfWork(
     }
 
     public static KindOfWork of(Part part) {
-        EnumSet<Manner> manners = EnumSet.noneOf(Manner.class);
+        EnumSet<SetModifier> manners = EnumSet.noneOf(SetModifier.class);
         manners.addAll(part.details().manners());
         manners.removeAll(NO_MATTER);
         Built built = built(part);
@@ -55,7 +59,7 @@ public record KindOfWork(
                 ? 0
                 : part.work().clusters().map(Work.Clusters::each).orElse(part.reps());
         return new KindOfWork(
-                built, reps, manners, part.tempo(), part.changing().map(Changing::setUp));
+                built, reps, manners, part.tempo(), part.changing().map(AccommodatingResistance::setUp));
     }
 
     /** Whether a set of it is a plain one of its load and repetitions. */
@@ -72,7 +76,7 @@ public record KindOfWork(
     }
 
     private static Built built(Part part) {
-        return part.is(Manner.STAGES) ? Built.STAGES : part.work().accept(new BuiltOf());
+        return part.is(SetModifier.STAGES) ? Built.STAGES : part.work().accept(new BuiltOf());
     }
 
     private static final class BuiltOf implements Work.Visitor<Built> {

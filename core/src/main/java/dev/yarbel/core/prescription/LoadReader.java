@@ -319,16 +319,16 @@ final class LoadReader {
     }
 
     /** What chains or bands do to the load; empty when nothing of the kind stands here. */
-    Optional<Changing> changing() throws Stop {
+    Optional<AccommodatingResistance> changing() throws Stop {
         int before = in.at();
         boolean plus = in.take("+");
-        Changing.Kind kind;
+        AccommodatingResistance.Kind kind;
         if (in.takeAnyWord("chains", "chain")) {
-            kind = Changing.Kind.CHAINS;
+            kind = AccommodatingResistance.Kind.CHAINS;
         } else if (in.takeAnyWord("bands", "band")) {
-            kind = Changing.Kind.BANDS;
+            kind = AccommodatingResistance.Kind.BANDS;
         } else if (!plus && in.takeWord("reverse")) {
-            kind = Changing.Kind.REVERSE;
+            kind = AccommodatingResistance.Kind.REVERSE;
         } else {
             in.backTo(before);
             return Optional.empty();
@@ -340,27 +340,27 @@ final class LoadReader {
         MassUnit unit = unit();
         Mass one = Mass.parse(first, unit);
         Mass other = second.map(figure -> Mass.parse(figure, unit)).orElse(Mass.ZERO);
-        boolean firstIsBottom = kind == Changing.Kind.REVERSE || second.isPresent();
+        boolean firstIsBottom = kind == AccommodatingResistance.Kind.REVERSE || second.isPresent();
         try {
-            return Optional.of(
-                    new Changing(kind, firstIsBottom ? one : other, firstIsBottom ? other : one, unit, end()));
+            return Optional.of(new AccommodatingResistance(
+                    kind, firstIsBottom ? one : other, firstIsBottom ? other : one, unit, end()));
         } catch (IllegalArgumentException wrong) {
             throw in.stop(start, Problem.CHANGING_WRONG);
         }
     }
 
     /** Where the load is meant: {@code at bar}, {@code at bottom}, {@code at top}; empty where nothing is said. */
-    private Optional<Changing.End> end() throws Stop {
+    private Optional<AccommodatingResistance.End> end() throws Stop {
         if (!in.takeWord("at")) {
             return Optional.empty();
         }
-        for (Changing.End end : Changing.End.values()) {
+        for (AccommodatingResistance.End end : AccommodatingResistance.End.values()) {
             if (in.takeWord(end.word())) {
                 return Optional.of(end);
             }
         }
         if (in.takeWord("lockout")) {
-            return Optional.of(Changing.End.TOP);
+            return Optional.of(AccommodatingResistance.End.TOP);
         }
         throw in.stop(Problem.EXPECTED_WORD);
     }

@@ -9,7 +9,7 @@ import java.util.Optional;
  *
  * @param changing what chains or bands do to the load
  */
-public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Details details) {
+public record Part(Work work, LoadBasis basis, Optional<AccommodatingResistance> changing, Details details) {
 
     public Part {
         if (work.isPreparation() && changing.isPresent()) {
@@ -47,13 +47,13 @@ public record Part(Work work, LoadBasis basis, Optional<Changing> changing, Deta
         return details.tempo();
     }
 
-    public boolean is(Manner manner) {
+    public boolean is(SetModifier manner) {
         return details.is(manner);
     }
 
     /** Whether other doses may hang on this one: its load does not hang on another set of the day, and is counted. */
     public boolean isTop() {
-        return !basis.hangsOnTop() && work.countsReps() && !is(Manner.SPEED);
+        return !basis.hangsOnTop() && work.countsReps() && !is(SetModifier.SPEED);
     }
 
     /** The same with another load. */

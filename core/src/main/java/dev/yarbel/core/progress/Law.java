@@ -1,8 +1,8 @@
 package dev.yarbel.core.progress;
 
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 
 /**
@@ -40,7 +40,7 @@ public interface Law {
      * steady add for two straight sets and more with a step, or a plus set; otherwise a step more when it was made.
      */
     static Law of(Part part) {
-        return part.is(Manner.STAGES) ? SetDropStages.LAW : part.work().accept(new LawOf(part));
+        return part.is(SetModifier.STAGES) ? SetDropStages.LAW : part.work().accept(new LawOf(part));
     }
 
     /** The law of a part by how its sets are built. */
@@ -53,7 +53,7 @@ public interface Law {
             }
             boolean steps = part.basis().stepOnLast().filter(Mass::isZero).isEmpty();
             boolean several = straight.sets() > 1 || straight.plus().isPresent();
-            return steps && several && !part.is(Manner.SPEED) ? SteadyAdd.LAW : LastAndStep.LAW;
+            return steps && several && !part.is(SetModifier.SPEED) ? SteadyAdd.LAW : LastAndStep.LAW;
         }
 
         @Override

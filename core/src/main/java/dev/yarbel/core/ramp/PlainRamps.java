@@ -1,9 +1,9 @@
 package dev.yarbel.core.ramp;
 
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
@@ -50,29 +50,29 @@ final class PlainRamps {
         return new Ramp(kept, whole.top(), whole.remarks());
     }
 
-    static Ramp speed(Loads loads, Mass top, Start start) {
+    static Ramp speed(AvailableLoads loads, Mass top, Start start) {
         return at(loads, top, List.of(Percent.of(50)), List.of(5), start);
     }
 
-    static Ramp light(Loads loads, Mass top, Start start) {
+    static Ramp light(AvailableLoads loads, Mass top, Start start) {
         return at(loads, top, LIGHT, List.of(8, 5), start);
     }
 
-    static Ramp runs(Loads loads, Mass top) {
+    static Ramp runs(AvailableLoads loads, Mass top) {
         return at(loads, top, RUNS, List.of(1, 1), Start.COLD);
     }
 
-    static Ramp machine(Loads loads, Mass top) {
+    static Ramp machine(AvailableLoads loads, Mass top) {
         return at(loads, top, RUNS, List.of(8, 3), Start.COLD);
     }
 
     /** Steps at shares of the top, each heavier than the one before, and than what the lift was done with, and lighter than the top. */
-    private static Ramp at(Loads loads, Mass top, List<Percent> shares, List<Integer> reps, Start start) {
+    private static Ramp at(AvailableLoads loads, Mass top, List<Percent> shares, List<Integer> reps, Start start) {
         List<RampStep> steps = new ArrayList<>();
         PlateStack on = start.onTheBar();
         Mass reached = start.warm().orElse(Mass.ZERO);
         for (int i = 0; i < shares.size(); i++) {
-            Loading loading = start.fromTheFloor()
+            LoadedBar loading = start.fromTheFloor()
                     ? lightestPull(loads, top.times(shares.get(i)))
                     : loads.fit(top.times(shares.get(i)), Rounding.NEAREST, on).loading();
             if (loading.total().isGreaterThan(reached) && loading.total().isLessThan(top)) {
@@ -81,18 +81,18 @@ final class PlainRamps {
                 reached = loading.total();
             }
         }
-        Loading topLoading = loads.fit(top, Rounding.NEAREST, on).loading();
+        LoadedBar topLoading = loads.fit(top, Rounding.NEAREST, on).loading();
         boolean nothingLighter = steps.isEmpty() && start.warm().isEmpty();
         return new Ramp(steps, topLoading, nothingLighter ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
     }
 
     /** The load nearest to one asked for that lies at full height, or as it is where none does. */
-    private static Loading lightestPull(Loads loads, Mass asked) {
-        Loading nearest = loads.fit(asked, Rounding.NEAREST).loading();
+    private static LoadedBar lightestPull(AvailableLoads loads, Mass asked) {
+        LoadedBar nearest = loads.fit(asked, Rounding.NEAREST).loading();
         if (nearest.stack().isFullHeight() || loads.loader().isEmpty()) {
             return nearest;
         }
-        Loader loader = loads.loader().get();
+        BarLoads loader = loads.loader().get();
         return loader.kit().plates().heaviestFirst().stream()
                 .map(PlateSet.Pairs::plate)
                 .filter(Plate::isFullSize)
@@ -105,16 +105,16 @@ final class PlainRamps {
      * The ramp that adds the same plate each time: the plate by which it ends nearest to 86 % in at most four steps, taking
      * nothing off. Empty where no plate leads to 80 % or above.
      */
-    static Optional<Ramp> even(Loader loader, Mass top) {
+    static Optional<Ramp> even(BarLoads loader, Mass top) {
         Ramp best = null;
         long least = Long.MAX_VALUE;
-        Kit kit = loader.kit();
+        BarKit kit = loader.kit();
         for (PlateSet.Pairs pairs : kit.plates().heaviestFirst()) {
             List<RampStep> steps = stepsOf(kit, pairs.plate(), pairs.count(), top);
             if (steps.size() > 1) {
                 RampStep last = steps.get(steps.size() - 1);
                 Percent share = last.load().percentOf(top);
-                Loading topLoading = loader.fit(
+                LoadedBar topLoading = loader.fit(
                                 top, Rounding.NEAREST, last.loading().stack())
                         .loading();
                 Ramp ramp = new Ramp(steps, topLoading, Set.of());
@@ -129,10 +129,10 @@ final class PlainRamps {
         return Optional.ofNullable(best);
     }
 
-    private static List<RampStep> stepsOf(Kit kit, Plate plate, int count, Mass top) {
+    private static List<RampStep> stepsOf(BarKit kit, Plate plate, int count, Mass top) {
         List<RampStep> steps = new ArrayList<>();
         for (int n = 0; n <= count; n++) {
-            Loading loading = kit.with(new PlateStack(Collections.nCopies(n, plate)));
+            LoadedBar loading = kit.with(new PlateStack(Collections.nCopies(n, plate)));
             Percent share = loading.total().percentOf(top);
             if (share.isGreaterThan(EVEN_MOST)) {
                 return steps;

@@ -1,6 +1,6 @@
 package dev.yarbel.core.ramp;
 
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import java.util.List;
 import java.util.Set;
@@ -12,7 +12,7 @@ import java.util.Set;
  * @param top the top set's bar: the last step's plates and more, unless something had to come off
  * @param remarks what this kit did not allow, or what has to be known; empty for a ramp within all rules
  */
-public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
+public record Ramp(List<RampStep> steps, LoadedBar top, Set<Remark> remarks) {
 
     /** What a ramp could not keep to, for want of plates, or what has to be known of it. */
     public enum Remark {
@@ -43,7 +43,7 @@ public record Ramp(List<RampStep> steps, Loading top, Set<Remark> remarks) {
     public int strips() {
         int strips = 0;
         for (int i = 0; i < steps.size(); i++) {
-            Loading next = i + 1 < steps.size() ? steps.get(i + 1).loading() : top;
+            LoadedBar next = i + 1 < steps.size() ? steps.get(i + 1).loading() : top;
             if (!steps.get(i).loading().stack().isPrefixOf(next.stack())) {
                 strips++;
             }

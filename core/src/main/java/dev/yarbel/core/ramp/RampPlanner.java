@@ -1,8 +1,8 @@
 package dev.yarbel.core.ramp;
 
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.BarLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
@@ -23,12 +23,12 @@ public final class RampPlanner {
      *
      * @throws IllegalArgumentException when the top cannot be loaded exactly; round it first
      */
-    public static Ramp plan(Loads loads, Mass top) {
+    public static Ramp plan(AvailableLoads loads, Mass top) {
         return plan(loads, top, RampKind.SHRINKING, Start.COLD);
     }
 
-    /** The ramp of a kind to a top load from a cold start; see {@link #plan(Loads, Mass, RampKind, Start)}. */
-    public static Ramp plan(Loads loads, Mass top, RampKind kind) {
+    /** The ramp of a kind to a top load from a cold start; see {@link #plan(AvailableLoads, Mass, RampKind, Start)}. */
+    public static Ramp plan(AvailableLoads loads, Mass top, RampKind kind) {
         return plan(loads, top, kind, Start.COLD);
     }
 
@@ -38,7 +38,7 @@ public final class RampPlanner {
      *
      * @throws IllegalArgumentException when the top cannot be loaded exactly; round it first
      */
-    public static Ramp plan(Loads loads, Mass top, RampKind kind, Start start) {
+    public static Ramp plan(AvailableLoads loads, Mass top, RampKind kind, Start start) {
         if (!loads.canLoad(top)) {
             throw new IllegalArgumentException("this kit cannot load " + top);
         }
@@ -59,7 +59,7 @@ public final class RampPlanner {
      *
      * @param ability the load within the lifter's own ability that the warm-ups lead to
      */
-    public static Ramp beyond(Loads loads, Mass top, Mass ability, Start start) {
+    public static Ramp beyond(AvailableLoads loads, Mass top, Mass ability, Start start) {
         Mass last = loads.round(ability, Rounding.DOWN);
         if (!last.isLessThan(top)) {
             return plan(loads, top, RampKind.SHRINKING, start);
@@ -75,7 +75,7 @@ public final class RampPlanner {
                 steps, loads.fit(top, Rounding.NEAREST, within.top().stack()).loading(), remarks);
     }
 
-    private static Ramp even(Loads loads, Mass top, Start start) {
+    private static Ramp even(AvailableLoads loads, Mass top, Start start) {
         if (loads.loader().isEmpty() || start.warm().isPresent() || start.fromTheFloor()) {
             return shrinking(loads, top, start);
         }
@@ -87,30 +87,30 @@ public final class RampPlanner {
         });
     }
 
-    private static Ramp shrinking(Loads loads, Mass top, Start start) {
+    private static Ramp shrinking(AvailableLoads loads, Mass top, Start start) {
         return loads.loader().map(loader -> withPlates(loader, top, start)).orElseGet(() -> withPieces(loads, top));
     }
 
     /** Up a row of fixed pieces: the ones nearest to the usual shares, each heavier than the one before. */
-    private static Ramp withPieces(Loads row, Mass top) {
+    private static Ramp withPieces(AvailableLoads row, Mass top) {
         List<RampStep> steps = new ArrayList<>();
         for (Percent share : RampRules.SHARES_OF_PIECES) {
             Mass load = row.round(top.times(share), Rounding.NEAREST);
             boolean heavier = steps.isEmpty()
                     || load.isGreaterThan(steps.get(steps.size() - 1).load());
             if (heavier && load.isLessThan(top)) {
-                Loading piece = row.fit(load, Rounding.NEAREST).loading();
+                LoadedBar piece = row.fit(load, Rounding.NEAREST).loading();
                 steps.add(new RampStep(piece, RampRules.reps(load.percentOf(top), false)));
             }
         }
-        Loading topPiece = row.fit(top, Rounding.NEAREST).loading();
+        LoadedBar topPiece = row.fit(top, Rounding.NEAREST).loading();
         return new Ramp(steps, topPiece, steps.isEmpty() ? Set.of(Ramp.Remark.TOP_IS_THE_BAR) : Set.of());
     }
 
-    private static Ramp withPlates(Loader loader, Mass top, Start start) {
+    private static Ramp withPlates(BarLoads loader, Mass top, Start start) {
         Optional<Mass> warm = start.warm();
         if (warm.filter(done -> !top.isGreaterThan(done)).isPresent()) {
-            Loading loading =
+            LoadedBar loading =
                     loader.fit(top, Rounding.NEAREST, start.onTheBar()).loading();
             return new Ramp(List.of(), loading, Set.of());
         }

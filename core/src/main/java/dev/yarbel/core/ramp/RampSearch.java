@@ -1,8 +1,8 @@
 package dev.yarbel.core.ramp;
 
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
@@ -36,8 +36,8 @@ final class RampSearch {
     private static final Percent SWAP_FROM = Percent.of(40);
     private static final int NOTHING_BEFORE = -1;
 
-    private final Loader loader;
-    private final Kit kit;
+    private final BarLoads loader;
+    private final BarKit kit;
     private final Start start;
     private final Mass topLoad;
     private final long base;
@@ -50,7 +50,7 @@ final class RampSearch {
     private final Stack onTheBar;
     private final List<Stack> tops;
 
-    RampSearch(Loader loader, Mass topLoad, Start start) {
+    RampSearch(BarLoads loader, Mass topLoad, Start start) {
         this.loader = loader;
         this.kit = loader.kit();
         this.start = start;
@@ -325,11 +325,11 @@ final class RampSearch {
     // ---- the ramp
 
     private Ramp ramp(Found found) {
-        List<Loading> loadings = Arrays.stream(found.chosen)
+        List<LoadedBar> loadings = Arrays.stream(found.chosen)
                 .mapToObj(stop -> kit.with(found.track.stops().get(stop).loaded()))
                 .toList();
         List<RampStep> steps = new ArrayList<>();
-        for (Loading loading : loadings.subList(0, loadings.size() - 1)) {
+        for (LoadedBar loading : loadings.subList(0, loadings.size() - 1)) {
             steps.add(new RampStep(
                     loading,
                     RampRules.reps(
@@ -338,7 +338,7 @@ final class RampSearch {
         return new Ramp(steps, loadings.get(loadings.size() - 1), remarks(loadings));
     }
 
-    private Set<Ramp.Remark> remarks(List<Loading> loadings) {
+    private Set<Ramp.Remark> remarks(List<LoadedBar> loadings) {
         Set<Ramp.Remark> remarks = EnumSet.noneOf(Ramp.Remark.class);
         long before = warm;
         long earlier = Long.MAX_VALUE;

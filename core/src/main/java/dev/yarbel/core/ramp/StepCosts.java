@@ -1,6 +1,6 @@
 package dev.yarbel.core.ramp;
 
-import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.BarKit;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.measure.Mass;
@@ -30,7 +30,7 @@ final class StepCosts {
     private final List<Long> bigPlates;
     private final long lightestBigPlate;
 
-    StepCosts(Kit kit, Mass topLoad, Start start) {
+    StepCosts(BarKit kit, Mass topLoad, Start start) {
         this.top = topLoad.tensOfNanograms();
         this.cold = start.warm().isEmpty();
         this.pulled = start.fromTheFloor();

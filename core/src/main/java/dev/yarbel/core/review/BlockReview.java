@@ -10,7 +10,7 @@ import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
-import dev.yarbel.core.tally.Reckoning;
+import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.SessionTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,7 +39,7 @@ public final class BlockReview {
             Block block,
             Projection projection,
             Resolver resolver,
-            Reckoning reckoning,
+            BlockTally reckoning,
             Catalogue catalogue,
             LifterKnown known) {
         Reviewed reviewed = new Reviewed(block, projection, resolver, reckoning, catalogue, known, new ArrayList<>());

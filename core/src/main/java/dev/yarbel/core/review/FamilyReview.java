@@ -9,8 +9,8 @@ import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.school.School;
@@ -111,7 +111,9 @@ final class FamilyReview {
     /** Whether a dose is held against the zone's upper end: what is led by rating finds its own load, and partials and
      * lowering have a law of their own. */
     private static boolean isHeldToZone(Dose dose) {
-        return dose.first().basis().rating().isEmpty() && !dose.is(Manner.PARTIAL) && !dose.is(Manner.LOWERING);
+        return dose.first().basis().rating().isEmpty()
+                && !dose.is(SetModifier.PARTIAL)
+                && !dose.is(SetModifier.LOWERING);
     }
 
     /** The heaviest share a slot asks for. */

@@ -4,11 +4,11 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -59,7 +59,9 @@ public enum Gate {
     public static Set<Gate> before(Lift root, Dose dose, Optional<Mass> max) {
         Set<Gate> gates = EnumSet.noneOf(Gate.class);
         for (Part part : dose.parts()) {
-            if (part.changing().filter(c -> c.kind() == Changing.Kind.REVERSE).isPresent()) {
+            if (part.changing()
+                    .filter(c -> c.kind() == AccommodatingResistance.Kind.REVERSE)
+                    .isPresent()) {
                 gates.add(REVERSE_BANDS);
             }
             if (isOverloadedLowering(part, max)) {
@@ -73,7 +75,7 @@ public enum Gate {
     }
 
     private static boolean isOverloadedLowering(Part part, Optional<Mass> max) {
-        return part.is(Manner.LOWERING)
+        return part.is(SetModifier.LOWERING)
                 && share(part, max).filter(share -> share.isGreaterThan(WHOLE)).isPresent();
     }
 
@@ -120,7 +122,7 @@ public enum Gate {
             if (!known.slowLowering()) {
                 missing.add(Missing.SLOW_LOWERING);
             }
-            if (dose.parts().stream().anyMatch(part -> part.is(Manner.LOWERING) && part.sets() > 1)) {
+            if (dose.parts().stream().anyMatch(part -> part.is(SetModifier.LOWERING) && part.sets() > 1)) {
                 missing.add(Missing.ONE_SET);
             }
         }

@@ -6,11 +6,11 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
-import dev.yarbel.core.tally.Reckoning;
+import dev.yarbel.core.tally.BlockTally;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +24,7 @@ record Reviewed(
         Block block,
         Projection projection,
         Resolver resolver,
-        Reckoning reckoning,
+        BlockTally reckoning,
         Catalogue catalogue,
         LifterKnown known,
         List<Mark> marks) {
@@ -46,7 +46,7 @@ record Reviewed(
 
     /** What the doses of a slot come to in a week, one load for each part. */
     List<ResolvedLoad> loadsOf(int day, Slot slot, int week) {
-        List<Prescription> asked = projection.prescriptions(day, week);
+        List<PrescribedSets> asked = projection.prescriptions(day, week);
         List<ResolvedLoad> loads = new ArrayList<>();
         for (int i = 0; i < asked.size(); i++) {
             if (asked.get(i).letter().equals(slot.letter())) {

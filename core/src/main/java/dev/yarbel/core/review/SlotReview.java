@@ -9,9 +9,9 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.measure.UnitSlip;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.progress.ShrinkingSteps;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
@@ -19,7 +19,7 @@ import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.FarOff;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.PredictedEffort;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.shape.Deload;
 import java.time.temporal.ChronoUnit;
@@ -84,7 +84,7 @@ final class SlotReview {
             return;
         }
         for (int week : weeks) {
-            List<Prescription> asked = plan.projection().prescriptions(day, week);
+            List<PrescribedSets> asked = plan.projection().prescriptions(day, week);
             List<ResolvedLoad> loads = plan.projection().loads(day, week);
             long ahead = Math.max(
                     0,
@@ -113,9 +113,9 @@ final class SlotReview {
      * in so many minutes is kept until it is made.
      */
     private static boolean isHeldToTheCurve(Part part) {
-        boolean ofItsOwn = part.is(Manner.PARTIAL)
-                || part.is(Manner.LOWERING)
-                || part.is(Manner.ASSISTED)
+        boolean ofItsOwn = part.is(SetModifier.PARTIAL)
+                || part.is(SetModifier.LOWERING)
+                || part.is(SetModifier.ASSISTED)
                 || part.work().density().isPresent();
         boolean share = part.basis()
                 .share()
@@ -132,7 +132,7 @@ final class SlotReview {
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
         for (int week : weeks) {
             for (Part part : slot.doses().get(week).orElseThrow().parts()) {
-                boolean plain = part.changing().isEmpty() && part.work().countsReps() && !part.is(Manner.SPEED);
+                boolean plain = part.changing().isEmpty() && part.work().countsReps() && !part.is(SetModifier.SPEED);
                 Optional<Mass> written = part.basis().written();
                 if (max.isPresent() && plain && written.isPresent()) {
                     Mass likely = numbers.curve().load(max.get(), part.reps(), Rpe.of(8));
@@ -192,8 +192,8 @@ final class SlotReview {
                     continue;
                 }
                 if (part.basis().isAboveMax()
-                        && !part.is(Manner.PARTIAL)
-                        && !part.is(Manner.LOWERING)
+                        && !part.is(SetModifier.PARTIAL)
+                        && !part.is(SetModifier.LOWERING)
                         && !isPartial(slot.lift())
                         && !part.basis().isShareOf(Reference.Named.GOAL)) {
                     plan.mark(
@@ -214,7 +214,8 @@ final class SlotReview {
             List<ResolvedLoad> loads = plan.loadsOf(day, slot, week);
             for (int i = 0; i < Math.min(parts.size(), loads.size()); i++) {
                 Part part = parts.get(i);
-                boolean asked = part.changing().isPresent() && !part.is(Manner.PARTIAL) && !part.is(Manner.LOWERING);
+                boolean asked =
+                        part.changing().isPresent() && !part.is(SetModifier.PARTIAL) && !part.is(SetModifier.LOWERING);
                 Optional<Mass> plain =
                         loads.get(i).load().map(Demand.of(part, plan.resolver().numbers(slot.lift()))::plain);
                 if (asked
@@ -279,7 +280,7 @@ final class SlotReview {
 
     private void goalPace(int day, int index, Slot slot, List<Integer> weeks) {
         boolean hangsOnGoal = weeks.stream().anyMatch(week -> slot.doses().get(week).orElseThrow().parts().stream()
-                .anyMatch(part -> part.basis().isShareOf(Reference.Named.GOAL) && !part.is(Manner.SPEED)));
+                .anyMatch(part -> part.basis().isShareOf(Reference.Named.GOAL) && !part.is(SetModifier.SPEED)));
         LiftNumbers numbers = plan.resolver().numbers(slot.lift());
         if (!hangsOnGoal
                 || numbers.estimate().isEmpty()
@@ -332,7 +333,7 @@ final class SlotReview {
             Optional<LoadBasis.Share> asked = dose.first().basis().share();
             if (plan.block().shape().get(week).deload()
                     || asked.isEmpty()
-                    || dose.first().is(Manner.SPEED)) {
+                    || dose.first().is(SetModifier.SPEED)) {
                 before = null;
                 step = null;
                 continue;

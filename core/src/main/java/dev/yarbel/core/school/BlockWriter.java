@@ -41,7 +41,7 @@ public final class BlockWriter {
     private final List<List<Placed>> byDay = new ArrayList<>();
 
     /** A strand on its day, with a dose or none for each week of the block. */
-    private record Placed(Strand strand, School school, Lift of, List<Optional<Dose>> doses) {
+    private record Placed(LiftProgression strand, School school, Lift of, List<Optional<Dose>> doses) {
 
         Placed with(List<Optional<Dose>> others) {
             return new Placed(strand, school, of, others);
@@ -100,8 +100,8 @@ public final class BlockWriter {
                 together && alike.indexOf(lift) > 0 ? daysOf(alike.get(0), sessions) : cheapest(lift, sessions);
         Map<Line, List<List<Optional<Dose>>>> drawn = new LinkedHashMap<>();
         for (int stretch = 0; stretch < stretches.lengths().size(); stretch++) {
-            StrandRequest asked = asked(lift, wanted, stretch, sessions, alike, days.get(0));
-            for (Strand strand : school.method().draw(asked)) {
+            ProgressionRequest asked = asked(lift, wanted, stretch, sessions, alike, days.get(0));
+            for (LiftProgression strand : school.method().draw(asked)) {
                 Line line = new Line(strand.session(), strand.rank(), strand.lift(), strand.purpose());
                 List<List<Optional<Dose>>> ofStretches = drawn.computeIfAbsent(line, l -> new ArrayList<>());
                 while (ofStretches.size() < stretch) {
@@ -112,17 +112,17 @@ public final class BlockWriter {
         }
         drawn.forEach((line, ofStretches) -> {
             List<Placed> day = byDay.get(days.get(Math.min(line.session, days.size() - 1)));
-            boolean thereAlready = line.rank == Strand.ASSISTANCE
+            boolean thereAlready = line.rank == LiftProgression.ASSISTANCE
                     && day.stream().anyMatch(placed -> placed.strand().lift().equals(line.lift));
             List<Optional<Dose>> doses = spread(line.lift, ofStretches);
             if (!thereAlready && doses.stream().anyMatch(Optional::isPresent)) {
-                Strand strand = new Strand(line.session, line.rank, line.lift, line.purpose, doses);
+                LiftProgression strand = new LiftProgression(line.session, line.rank, line.lift, line.purpose, doses);
                 day.add(new Placed(strand, school, lift, doses));
             }
         });
     }
 
-    private StrandRequest asked(
+    private ProgressionRequest asked(
             Lift lift, LiftRequest wanted, int stretch, int sessions, List<Lift> alike, int heavyDay) {
         School school = wanted.school();
         boolean toContest = stretch == 0 && taper.isPresent();
@@ -141,7 +141,7 @@ public final class BlockWriter {
         }
         // what follows a contest begins anew, however short it is
         int weeks = stretch > 0 ? Math.max(length, school.leastWeeks()) : length;
-        return new StrandRequest(
+        return new ProgressionRequest(
                 lift,
                 weeks,
                 stretch > 0 ? weeks - 1 : peak,
@@ -155,7 +155,7 @@ public final class BlockWriter {
                 request);
     }
 
-    private List<Optional<Dose>> withoutMilestones(Strand strand) {
+    private List<Optional<Dose>> withoutMilestones(LiftProgression strand) {
         return Milestones.skip(
                 strand.doses(), request.numbers().apply(strand.lift()), request.unit(), request.rounding());
     }
@@ -235,7 +235,7 @@ public final class BlockWriter {
             int apart = Math.abs(request.days().get(other) - request.days().get(day));
             boolean hard = byDay.get(other).stream()
                     .anyMatch(placed ->
-                            placed.strand().session() == 0 && placed.strand().rank() == Strand.MAIN);
+                            placed.strand().session() == 0 && placed.strand().rank() == LiftProgression.MAIN);
             next += hard && Math.min(apart, WEEK - apart) == 1 ? 1 : 0;
         }
         return next;
@@ -246,7 +246,7 @@ public final class BlockWriter {
         for (int other = 0; other < byDay.size(); other++) {
             int apart = Math.abs(request.days().get(other) - request.days().get(day));
             for (Placed placed : byDay.get(other)) {
-                boolean main = placed.strand().rank() < Strand.ASSISTANCE;
+                boolean main = placed.strand().rank() < LiftProgression.ASSISTANCE;
                 boolean alike = main && half(placed.of()) == half(lift) && half(lift) != Half.OTHER;
                 if (other == day) {
                     cost += (main ? WEIGHT_OF_MAIN : 1) + (alike ? PRICE_OF_ALIKE : 0);
@@ -370,7 +370,7 @@ public final class BlockWriter {
         int from = 0;
         while (from < placed.size()) {
             int to = from + 1;
-            boolean assists = placed.get(from).strand().rank() == Strand.ASSISTANCE;
+            boolean assists = placed.get(from).strand().rank() == LiftProgression.ASSISTANCE;
             while (assists
                     && to < placed.size()
                     && placed.get(to).of().equals(placed.get(from).of())) {

@@ -34,33 +34,33 @@ final class EventsSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         List<Percent> shares = request.upTo(100);
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         boolean forMax = !needsLoad(request.lift(), request.block());
         for (int session = 0; session < request.sessions(); session++) {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.MAIN,
+                    LiftProgression.MAIN,
                     request.lift(),
                     Purpose.EVENT,
                     request.each(week -> forMax
-                            ? StrandRequest.dose("1 @%s then 4x3 -16%%", request.through(week) < 0.5 ? "7" : "8")
+                            ? ProgressionRequest.dose("1 @%s then 4x3 -16%%", request.through(week) < 0.5 ? "7" : "8")
                             : event(request, week, shares.get(week)))));
         }
         strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 
-    private static Dose event(StrandRequest request, int week, Percent share) {
+    private static Dose event(ProgressionRequest request, int week, Percent share) {
         boolean carried =
                 CARRIED.contains(request.block().catalogue().of(request.lift()).implement())
                         && !request.lift().key().endsWith("platform");
         if (!carried) {
-            return StrandRequest.dose(request.through(week) < 0.5 ? "4x2 %s%% event" : "3x3 %s%% event", share);
+            return ProgressionRequest.dose(request.through(week) < 0.5 ? "4x2 %s%% event" : "3x3 %s%% event", share);
         }
         return request.through(week) < 0.5
-                ? StrandRequest.dose("4x10m %s%% event rest 180", share)
-                : StrandRequest.dose("3x20m in 60s %s%% event rest 240", share);
+                ? ProgressionRequest.dose("4x10m %s%% event rest 180", share)
+                : ProgressionRequest.dose("3x20m in 60s %s%% event rest 240", share);
     }
 }

@@ -25,18 +25,18 @@ final class FromLastTimeSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
-        List<Strand> strands = new ArrayList<>();
+    public List<LiftProgression> draw(ProgressionRequest request) {
+        List<LiftProgression> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
             int session = s;
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.MAIN,
+                    LiftProgression.MAIN,
                     request.lift(),
                     Purpose.CONTEST_LIFT,
                     request.each(week -> week == 0 && session == 0
-                            ? StrandRequest.dose(sets + " %s%%" + after, request.start())
-                            : StrandRequest.dose(sets + " last %s" + after, request.step()))));
+                            ? ProgressionRequest.dose(sets + " %s%%" + after, request.start())
+                            : ProgressionRequest.dose(sets + " last %s" + after, request.step()))));
         }
         strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;

@@ -25,23 +25,23 @@ final class GoalCycleSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         // before a contest the contest itself is the test
         List<Percent> shares = request.upTo(request.daysToContest().isPresent() ? 96 : 100);
         List<Percent> speed = request.upTo(SPEED_FROM, SPEED_TO);
-        List<Strand> strands = new ArrayList<>();
-        strands.add(new Strand(
+        List<LiftProgression> strands = new ArrayList<>();
+        strands.add(new LiftProgression(
                 0,
-                Strand.MAIN,
+                LiftProgression.MAIN,
                 request.lift(),
                 Purpose.CONTEST_LIFT,
-                request.each(
-                        week -> StrandRequest.dose("1x%s %s%% goal", reps(request.through(week)), shares.get(week)))));
-        strands.add(new Strand(0, Strand.SECOND, request.lift(), Purpose.SPEED, request.some(week -> {
+                request.each(week ->
+                        ProgressionRequest.dose("1x%s %s%% goal", reps(request.through(week)), shares.get(week)))));
+        strands.add(new LiftProgression(0, LiftProgression.SECOND, request.lift(), Purpose.SPEED, request.some(week -> {
             int sets = (int) Math.round(SPEED_SETS * (1 - request.through(week)));
             return sets < 2
                     ? Optional.empty()
-                    : Optional.of(StrandRequest.dose(
+                    : Optional.of(ProgressionRequest.dose(
                             "%sx3 %s%% goal speed rest %s", sets, speed.get(week), rest(request.through(week))));
         })));
         List<List<Optional<Dose>>> assistance = new ArrayList<>();
@@ -67,7 +67,7 @@ final class GoalCycleSchool implements School.Method {
         }
         return Optional.of(
                 through < CIRCUIT
-                        ? StrandRequest.dose("3x10 @8 rest 60")
-                        : StrandRequest.dose("%sx8 @8 apart rest 120", through < 0.6 ? 3 : 2));
+                        ? ProgressionRequest.dose("3x10 @8 rest 60")
+                        : ProgressionRequest.dose("%sx8 @8 apart rest 120", through < 0.6 ? 3 : 2));
     }
 }

@@ -10,25 +10,26 @@ final class HeavyLightSchool implements School.Method {
     private static final int LIGHT = 80;
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         List<Percent> shares = request.upTo(87);
-        List<Strand> strands = new ArrayList<>();
-        strands.add(new Strand(
+        List<LiftProgression> strands = new ArrayList<>();
+        strands.add(new LiftProgression(
                 0,
-                Strand.MAIN,
+                LiftProgression.MAIN,
                 request.lift(),
                 Purpose.CONTEST_LIFT,
-                request.each(week -> StrandRequest.dose(
+                request.each(week -> ProgressionRequest.dose(
                         "3x%s %s%%",
                         request.reps(shares.get(week), 3, "9", 2, request.through(week) < 0.7 ? 5 : 3),
                         shares.get(week)))));
         for (int session = 1; session < request.sessions(); session++) {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.SECOND,
+                    LiftProgression.SECOND,
                     request.lift(),
                     Purpose.LIGHT_DAY,
-                    request.each(week -> StrandRequest.dose("3x5 %s%%", StrandRequest.part(shares.get(week), LIGHT)))));
+                    request.each(week ->
+                            ProgressionRequest.dose("3x5 %s%%", ProgressionRequest.part(shares.get(week), LIGHT)))));
         }
         strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;

@@ -34,26 +34,26 @@ final class HighFrequencySchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         List<Percent> shares = request.upTo(79);
         List<Lift> variations = request.variations();
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
             int session = s;
             boolean itself = session % 2 == 0;
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    itself ? Strand.MAIN : Strand.SECOND,
+                    itself ? LiftProgression.MAIN : LiftProgression.SECOND,
                     itself ? request.lift() : variations.get(session / 2 % variations.size()),
                     itself ? Purpose.CONTEST_LIFT : Purpose.ROTATION,
                     doses(request, session, shares)));
         }
-        strands.addAll(request.assistance(0, List.of(request.each(week -> StrandRequest.dose("2x8-12 @7")))));
+        strands.addAll(request.assistance(0, List.of(request.each(week -> ProgressionRequest.dose("2x8-12 @7")))));
         return strands;
     }
 
     /** Repetitions come down as the load goes up, and never go up again. */
-    private static List<Optional<Dose>> doses(StrandRequest request, int session, List<Percent> shares) {
+    private static List<Optional<Dose>> doses(ProgressionRequest request, int session, List<Percent> shares) {
         List<Optional<Dose>> doses = new ArrayList<>();
         int reps = request.isPull() ? MOST_REPS_OF_A_PULL : MOST_REPS;
         for (int week = 0; week < request.weeks(); week++) {
@@ -63,17 +63,17 @@ final class HighFrequencySchool implements School.Method {
                 int sets = SETS[session % SETS.length];
                 Percent percent = moved(request, session, shares.get(week));
                 reps = request.reps(percent, sets, hardest(request.through(week)), LEAST_REPS, reps);
-                doses.add(Optional.of(StrandRequest.dose("%sx%s %s%%", sets, reps, percent)));
+                doses.add(Optional.of(ProgressionRequest.dose("%sx%s %s%%", sets, reps, percent)));
             }
         }
         return doses;
     }
 
-    private static boolean near(StrandRequest request, int week) {
+    private static boolean near(ProgressionRequest request, int week) {
         return request.daysToContest().filter(out -> out.get(week) < NEAR).isPresent();
     }
 
-    private static Percent moved(StrandRequest request, int session, Percent share) {
+    private static Percent moved(ProgressionRequest request, int session, Percent share) {
         int points = POINTS[session % POINTS.length] + (request.isPull() ? POINTS_OF_A_PULL : 0);
         Percent moved = share.plus(Percent.of(points));
         return moved.isGreaterThan(MOST) ? MOST : moved.isLessThan(LEAST) ? LEAST : moved;
@@ -85,7 +85,7 @@ final class HighFrequencySchool implements School.Method {
 
     private static Optional<Dose> nearContest(int session) {
         return session == 0
-                ? Optional.of(StrandRequest.dose("1 @8 then 3x3 -15%%"))
-                : session == 2 ? Optional.of(StrandRequest.dose("3x3 75%%")) : Optional.empty();
+                ? Optional.of(ProgressionRequest.dose("1 @8 then 3x3 -15%%"))
+                : session == 2 ? Optional.of(ProgressionRequest.dose("3x3 75%%")) : Optional.empty();
     }
 }

@@ -42,8 +42,8 @@ final class MaxEffortSpeedSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
-        List<Strand> strands = new ArrayList<>();
+    public List<LiftProgression> draw(ProgressionRequest request) {
+        List<LiftProgression> strands = new ArrayList<>();
         List<Means.SetUp> turns = turns(request);
         Map<Lift, List<Optional<Dose>>> byLift = new LinkedHashMap<>();
         turns.forEach(setUp -> byLift.computeIfAbsent(
@@ -59,18 +59,18 @@ final class MaxEffortSpeedSchool implements School.Method {
         }
         byLift.forEach((lift, doses) -> {
             if (doses.stream().anyMatch(Optional::isPresent)) {
-                strands.add(new Strand(0, Strand.MAIN, lift, Purpose.MAX_EFFORT, doses));
+                strands.add(new LiftProgression(0, LiftProgression.MAIN, lift, Purpose.MAX_EFFORT, doses));
             }
         });
         strands.addAll(request.assistance(0, List.of(inTurn(request, "4x8-12 @8"), inTurn(request, "3x10-15 @8"))));
         if (request.sessions() > 1) {
             String sets = request.isPull() ? "8x1" : request.isPress() ? "8x3" : "8x2";
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     1,
-                    Strand.MAIN,
+                    LiftProgression.MAIN,
                     request.lift(),
                     Purpose.SPEED,
-                    request.each(week -> StrandRequest.dose(
+                    request.each(week -> ProgressionRequest.dose(
                             sets + " %s%% speed rest 30",
                             request.start().plus(Percent.of("2.5").times(Percent.of(100L * (week % WAVE))))))));
             strands.addAll(request.assistance(1, "3x8-12 @8", "3x10-15 @8"));
@@ -79,15 +79,16 @@ final class MaxEffortSpeedSchool implements School.Method {
     }
 
     /** Beside the heavy day's turn of the lift only. */
-    private static List<Optional<Dose>> inTurn(StrandRequest request, String dose) {
-        return request.some(week -> isOurs(request, week) ? Optional.of(StrandRequest.dose(dose)) : Optional.empty());
+    private static List<Optional<Dose>> inTurn(ProgressionRequest request, String dose) {
+        return request.some(
+                week -> isOurs(request, week) ? Optional.of(ProgressionRequest.dose(dose)) : Optional.empty());
     }
 
-    private static boolean isOurs(StrandRequest request, int week) {
+    private static boolean isOurs(ProgressionRequest request, int week) {
         return week % request.of() == request.place();
     }
 
-    private static List<Means.SetUp> turns(StrandRequest request) {
+    private static List<Means.SetUp> turns(ProgressionRequest request) {
         List<Means.SetUp> setUps = new ArrayList<>();
         request.variations().forEach(lift -> setUps.add(new Means.SetUp(lift, Optional.empty())));
         request.block()
@@ -103,8 +104,8 @@ final class MaxEffortSpeedSchool implements School.Method {
     }
 
     /** A pull is never worked to the limit of repetitions. */
-    private static Dose heavy(StrandRequest request, Means.SetUp setUp) {
-        Dose dose = StrandRequest.dose(
+    private static Dose heavy(ProgressionRequest request, Means.SetUp setUp) {
+        Dose dose = ProgressionRequest.dose(
                 request.isPull()
                         ? "climb 1 to @9 then 4x3 80%% top"
                         : "climb 1 to @9 then max 80%% top then 3x3 80%% top");

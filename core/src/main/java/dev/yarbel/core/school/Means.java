@@ -2,7 +2,7 @@ package dev.yarbel.core.school;
 
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -20,7 +20,7 @@ import java.util.function.Predicate;
 public record Means(
         Catalogue catalogue,
         Predicate<Lift> available,
-        Function<Lift, List<Changing>> changing,
+        Function<Lift, List<AccommodatingResistance>> changing,
         Function<SetUp, Optional<LocalDate>> lastTurn) {
 
     /** The standard lifts, no chains or bands, and no turn with anything yet. */
@@ -31,7 +31,7 @@ public record Means(
      *
      * @param changing empty: nothing does
      */
-    public record SetUp(Lift lift, Optional<Changing> changing) {}
+    public record SetUp(Lift lift, Optional<AccommodatingResistance> changing) {}
 
     /** A gym without chains and bands, and a lifter without turns. */
     public static Means of(Catalogue catalogue, Predicate<Lift> available) {

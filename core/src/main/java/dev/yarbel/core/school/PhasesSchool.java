@@ -35,19 +35,19 @@ final class PhasesSchool implements School.Method {
         return Optional.of(phaseOf(week, weeks, toContest));
     }
 
-    private static Phase phase(int week, StrandRequest request) {
+    private static Phase phase(int week, ProgressionRequest request) {
         return phaseOf(week, request.weeks(), request.daysToContest().isPresent());
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         List<Percent> shares = shares(request);
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
             int session = s;
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    session == 0 ? Strand.MAIN : Strand.SECOND,
+                    session == 0 ? LiftProgression.MAIN : LiftProgression.SECOND,
                     request.lift(),
                     session == 0 ? Purpose.CONTEST_LIFT : Purpose.LIGHT_DAY,
                     request.each(week -> main(request, week, shares.get(week), session))));
@@ -64,7 +64,7 @@ final class PhasesSchool implements School.Method {
      * Muscle leads to 74 %; from there strength and peak lead on in one row of shrinking steps, as far as those lead where the
      * block is short.
      */
-    private static List<Percent> shares(StrandRequest request) {
+    private static List<Percent> shares(ProgressionRequest request) {
         int muscle = 0;
         while (muscle < request.weeks() && phase(muscle, request) == Phase.MUSCLE) {
             muscle++;
@@ -92,26 +92,29 @@ final class PhasesSchool implements School.Method {
         return ShrinkingSteps.reaching(from, furthest.isLessThan(to) ? furthest : to, weeks);
     }
 
-    private static Dose main(StrandRequest request, int week, Percent share, int session) {
-        Percent lighter = StrandRequest.part(share, 88);
+    private static Dose main(ProgressionRequest request, int week, Percent share, int session) {
+        Percent lighter = ProgressionRequest.part(share, 88);
         return switch (phase(week, request)) {
             case MUSCLE ->
-                StrandRequest.dose(
+                ProgressionRequest.dose(
                         "4x%s %s%%",
                         request.reps(session == 0 ? share : lighter, 4, "8", 5, session == 0 ? 10 : 8),
                         session == 0 ? share : lighter);
             case STRENGTH ->
                 session == 0
-                        ? StrandRequest.dose("4x%s %s%%", request.reps(share, 4, "8.5", 2, 6), share)
-                        : StrandRequest.dose("4x%s %s%%", request.reps(lighter, 4, "8", 3, 5), lighter);
-            default -> session == 0 ? StrandRequest.dose("3x1 %s%%", share) : StrandRequest.dose("2x2 %s%%", lighter);
+                        ? ProgressionRequest.dose("4x%s %s%%", request.reps(share, 4, "8.5", 2, 6), share)
+                        : ProgressionRequest.dose("4x%s %s%%", request.reps(lighter, 4, "8", 3, 5), lighter);
+            default ->
+                session == 0
+                        ? ProgressionRequest.dose("3x1 %s%%", share)
+                        : ProgressionRequest.dose("2x2 %s%%", lighter);
         };
     }
 
     private static Optional<Dose> assistance(Phase phase, int sets) {
         return switch (phase) {
-            case MUSCLE -> Optional.of(StrandRequest.dose("%sx10-15 @8", sets));
-            case STRENGTH -> Optional.of(StrandRequest.dose("%sx6-8 @8", sets));
+            case MUSCLE -> Optional.of(ProgressionRequest.dose("%sx10-15 @8", sets));
+            case STRENGTH -> Optional.of(ProgressionRequest.dose("%sx6-8 @8", sets));
             default -> Optional.empty();
         };
     }

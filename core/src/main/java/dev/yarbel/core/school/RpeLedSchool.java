@@ -13,19 +13,20 @@ final class RpeLedSchool implements School.Method {
     private static final String[] BACK_OFFS = {"5x5 -24", "5x5 -22", "4x5 -20", "4x4 -18", "3x4 -16"};
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
-        List<Strand> strands = new ArrayList<>();
-        strands.add(new Strand(0, Strand.MAIN, request.lift(), Purpose.CONTEST_LIFT, request.each(week -> {
-            int at = (int) Math.round(request.through(week) * (RATINGS.length - 1));
-            return StrandRequest.dose("1 @%s then %s%%", RATINGS[at], BACK_OFFS[at]);
-        })));
+    public List<LiftProgression> draw(ProgressionRequest request) {
+        List<LiftProgression> strands = new ArrayList<>();
+        strands.add(new LiftProgression(
+                0, LiftProgression.MAIN, request.lift(), Purpose.CONTEST_LIFT, request.each(week -> {
+                    int at = (int) Math.round(request.through(week) * (RATINGS.length - 1));
+                    return ProgressionRequest.dose("1 @%s then %s%%", RATINGS[at], BACK_OFFS[at]);
+                })));
         for (int session = 1; session < request.sessions(); session++) {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.SECOND,
+                    LiftProgression.SECOND,
                     session % 2 == 1 ? request.variations().get(0) : request.lift(),
                     Purpose.ROTATION,
-                    request.each(week -> StrandRequest.dose("3x5 @7"))));
+                    request.each(week -> ProgressionRequest.dose("3x5 @7"))));
         }
         strands.addAll(request.assistance(0, "3x8-12 @8", "2x10-15 @8"));
         return strands;

@@ -45,7 +45,7 @@ public enum School {
     interface Method {
 
         /** The strands of one lift; each has a dose, or none, for every training week. */
-        List<Strand> draw(StrandRequest request);
+        List<LiftProgression> draw(ProgressionRequest request);
 
         /** Why it cannot draw a lift as it is asked for; empty where it can. */
         default Optional<SchoolRefused.Why> refuses(School school, Lift lift, BlockRequest request) {

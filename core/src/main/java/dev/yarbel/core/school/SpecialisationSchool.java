@@ -35,54 +35,55 @@ final class SpecialisationSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
-        List<Strand> strands = new ArrayList<>();
+    public List<LiftProgression> draw(ProgressionRequest request) {
+        List<LiftProgression> strands = new ArrayList<>();
         if (request.isPull()) {
             strands.addAll(threeHeights(request));
         } else {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     0,
-                    Strand.MAIN,
+                    LiftProgression.MAIN,
                     request.lift(),
                     Purpose.CONTEST_LIFT,
-                    request.each(week -> StrandRequest.dose(
+                    request.each(week -> ProgressionRequest.dose(
                             "%sx(%sx1 20s) 3rm rest 180",
                             request.through(week) < 0.34 ? 2 : 3, request.through(week) < 0.67 ? 4 : 5))));
         }
         for (int session = 1; session < request.sessions(); session++) {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.MAIN,
+                    LiftProgression.MAIN,
                     request.lift(),
                     Purpose.CONTEST_LIFT,
                     request.each(week -> week < 2
-                            ? StrandRequest.dose("10x1 in 10min gap 30 %s%%", week == 0 ? 85 : 90)
-                            : StrandRequest.dose("10x1 in 10min gap 30 last %s", request.step()))));
+                            ? ProgressionRequest.dose("10x1 in 10min gap 30 %s%%", week == 0 ? 85 : 90)
+                            : ProgressionRequest.dose("10x1 in 10min gap 30 last %s", request.step()))));
         }
         strands.addAll(request.assistance(Math.min(1, request.sessions() - 1), "3x8-12 @8", "2x10-15 @8"));
         return strands;
     }
 
     /** From above the knee it starts at 105 % of the full pull and rises; the lower heights hang on their own maxes. */
-    private static List<Strand> threeHeights(StrandRequest request) {
+    private static List<LiftProgression> threeHeights(ProgressionRequest request) {
         List<Percent> top = request.upTo(TOP_FROM, TOP_TO);
         List<Percent> low = request.upTo(LOW_FROM, LOW_TO);
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         request.firstAvailable("above-knee-pull")
-                .ifPresent(height -> strands.add(new Strand(
+                .ifPresent(height -> strands.add(new LiftProgression(
                         0,
-                        Strand.MAIN,
+                        LiftProgression.MAIN,
                         height,
                         Purpose.THREE_HEIGHTS,
-                        request.each(week -> StrandRequest.dose("3x3 %s%% of deadlift rest 180", top.get(week))))));
+                        request.each(
+                                week -> ProgressionRequest.dose("3x3 %s%% of deadlift rest 180", top.get(week))))));
         for (String lower : List.of("mid-shin-pull", "deficit-deadlift")) {
             request.firstAvailable(lower)
-                    .ifPresent(height -> strands.add(new Strand(
+                    .ifPresent(height -> strands.add(new LiftProgression(
                             0,
-                            Strand.SECOND,
+                            LiftProgression.SECOND,
                             height,
                             Purpose.THREE_HEIGHTS,
-                            request.each(week -> StrandRequest.dose("3x3 %s%% rest 180", low.get(week))))));
+                            request.each(week -> ProgressionRequest.dose("3x3 %s%% rest 180", low.get(week))))));
         }
         return strands;
     }

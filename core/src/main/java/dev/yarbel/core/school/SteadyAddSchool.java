@@ -24,30 +24,31 @@ final class SteadyAddSchool implements School.Method {
     }
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
-        List<Strand> strands = new ArrayList<>();
+    public List<LiftProgression> draw(ProgressionRequest request) {
+        List<LiftProgression> strands = new ArrayList<>();
         boolean alternating = request.isPress() && request.of() > 1;
         int sets = request.isPull() ? PULL_SETS : 5;
         for (int s = 0; s < request.sessions(); s++) {
             int session = s;
-            strands.add(new Strand(session, Strand.MAIN, request.lift(), Purpose.CONTEST_LIFT, request.some(week -> {
-                int turn = week * request.sessions() + session;
-                if (alternating && turn % request.of() != request.place()) {
-                    return Optional.empty();
-                }
-                boolean first = turn < (alternating ? request.of() : 1);
-                return Optional.of(
-                        first
-                                ? StrandRequest.dose("%sx5+ %s%%", sets, request.start())
-                                : StrandRequest.dose("%sx5+ last %s", sets, request.step()));
-            })));
+            strands.add(new LiftProgression(
+                    session, LiftProgression.MAIN, request.lift(), Purpose.CONTEST_LIFT, request.some(week -> {
+                        int turn = week * request.sessions() + session;
+                        if (alternating && turn % request.of() != request.place()) {
+                            return Optional.empty();
+                        }
+                        boolean first = turn < (alternating ? request.of() : 1);
+                        return Optional.of(
+                                first
+                                        ? ProgressionRequest.dose("%sx5+ %s%%", sets, request.start())
+                                        : ProgressionRequest.dose("%sx5+ last %s", sets, request.step()));
+                    })));
         }
         // little beside it: the fives are the work
         strands.addAll(request.assistance(0, List.of(request.some(week -> {
             int turn = week * request.sessions();
             return alternating && turn % request.of() != request.place()
                     ? Optional.empty()
-                    : Optional.of(StrandRequest.dose("2x8-12 @7"));
+                    : Optional.of(ProgressionRequest.dose("2x8-12 @7"));
         }))));
         return strands;
     }

@@ -16,25 +16,25 @@ final class VolumeToIntensitySchool implements School.Method {
     private static final int[] SETS = {4, 4, 5, 4, 4, 3, 3, 2};
 
     @Override
-    public List<Strand> draw(StrandRequest request) {
+    public List<LiftProgression> draw(ProgressionRequest request) {
         List<Percent> shares = request.upTo(93);
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         for (int s = 0; s < request.sessions(); s++) {
             int session = s;
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    session == 0 ? Strand.MAIN : Strand.SECOND,
+                    session == 0 ? LiftProgression.MAIN : LiftProgression.SECOND,
                     request.lift(),
                     session == 0 ? Purpose.CONTEST_LIFT : Purpose.LIGHT_DAY,
                     request.each(week -> {
                         int at = (int) Math.round(request.through(week) * (REPS.length - 1));
                         return session == 0
-                                ? StrandRequest.dose(
+                                ? ProgressionRequest.dose(
                                         "%sx%s %s%%",
                                         SETS[at],
                                         request.reps(shares.get(week), SETS[at], "9", 1, REPS[at]),
                                         shares.get(week))
-                                : light(request, StrandRequest.part(shares.get(week), 85), REPS[at]);
+                                : light(request, ProgressionRequest.part(shares.get(week), 85), REPS[at]);
                     })));
         }
         strands.addAll(request.assistance(
@@ -45,8 +45,8 @@ final class VolumeToIntensitySchool implements School.Method {
         return strands;
     }
 
-    private static Dose light(StrandRequest request, Percent share, int reps) {
-        return StrandRequest.dose("3x%s %s%%", request.reps(share, 3, "8", 3, Math.max(3, reps)), share);
+    private static Dose light(ProgressionRequest request, Percent share, int reps) {
+        return ProgressionRequest.dose("3x%s %s%%", request.reps(share, 3, "8", 3, Math.max(3, reps)), share);
     }
 
     /** Three eights, then three fives, then two, then none. */
@@ -55,6 +55,6 @@ final class VolumeToIntensitySchool implements School.Method {
             return Optional.empty();
         }
         String dose = through < gone * 0.4 ? "3x8 @8" : through < gone * 0.75 ? "3x5 @8" : "2x5 @8";
-        return Optional.of(StrandRequest.dose(dose));
+        return Optional.of(ProgressionRequest.dose(dose));
     }
 }

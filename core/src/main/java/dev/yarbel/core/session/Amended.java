@@ -14,18 +14,18 @@ import java.util.function.UnaryOperator;
 /** What a day asks for with the changes made on the floor laid over it. */
 public final class Amended {
 
-    private List<Prescription> day;
+    private List<PrescribedSets> day;
     private final Map<TaskKey, Mass> loads = new HashMap<>();
     private final Map<String, List<Amendment.Step>> steps = new HashMap<>();
     private final Set<TaskKey> answered = new HashSet<>();
     private final Set<String> checked = new HashSet<>();
 
-    private Amended(List<Prescription> day) {
+    private Amended(List<PrescribedSets> day) {
         this.day = List.copyOf(day);
     }
 
     /** A day and the changes made to it, in the order they were made. A change of a slot that is not there is none. */
-    public static Amended of(List<Prescription> day, List<Amendment> amendments) {
+    public static Amended of(List<PrescribedSets> day, List<Amendment> amendments) {
         Amended amended = new Amended(day);
         amendments.forEach(amended::lay);
         return amended;
@@ -87,8 +87,8 @@ public final class Amended {
         }
 
         /** Changes the parts of the slot that is meant. */
-        private Void change(Amendment amendment, UnaryOperator<List<Prescription>> how) {
-            List<Prescription> changed = new ArrayList<>();
+        private Void change(Amendment amendment, UnaryOperator<List<PrescribedSets>> how) {
+            List<PrescribedSets> changed = new ArrayList<>();
             int from = 0;
             while (from < day.size()) {
                 int to = from;
@@ -96,7 +96,7 @@ public final class Amended {
                         && day.get(to).letter().equals(day.get(from).letter())) {
                     to++;
                 }
-                List<Prescription> slot = day.subList(from, to);
+                List<PrescribedSets> slot = day.subList(from, to);
                 boolean meant = slot.get(0).letter().equals(amendment.letter());
                 changed.addAll(meant ? how.apply(slot) : slot);
                 from = to;
@@ -106,15 +106,15 @@ public final class Amended {
         }
     }
 
-    private static Prescription upTo(Prescription part, int sets) {
+    private static PrescribedSets upTo(PrescribedSets part, int sets) {
         return part.withSets(Math.max(0, Math.min(part.sets(), sets - part.firstSet() + 1)));
     }
 
-    private static List<Prescription> another(List<Prescription> slot, int after) {
-        List<Prescription> parts = new ArrayList<>();
+    private static List<PrescribedSets> another(List<PrescribedSets> slot, int after) {
+        List<PrescribedSets> parts = new ArrayList<>();
         int more = 0;
-        for (Prescription part : slot) {
-            Prescription moved = part.from(part.firstSet() + more, part.last());
+        for (PrescribedSets part : slot) {
+            PrescribedSets moved = part.from(part.firstSet() + more, part.last());
             if (more == 0 && (after <= part.lastSet() || part.last())) {
                 more = 1;
                 moved = moved.withSets(moved.sets() + 1);
@@ -124,17 +124,17 @@ public final class Amended {
         return parts;
     }
 
-    private static List<Prescription> redosed(List<Prescription> slot, Amendment.Redose redose) {
-        List<Prescription> parts = new ArrayList<>();
-        for (Prescription part : slot) {
-            Prescription kept = upTo(part, redose.fromSet() - 1);
+    private static List<PrescribedSets> redosed(List<PrescribedSets> slot, Amendment.Redose redose) {
+        List<PrescribedSets> parts = new ArrayList<>();
+        for (PrescribedSets part : slot) {
+            PrescribedSets kept = upTo(part, redose.fromSet() - 1);
             if (kept.sets() > 0) {
                 parts.add(kept.from(kept.firstSet(), false));
             }
         }
-        Prescription first = slot.get(0);
-        for (Prescription part : Prescription.of(first.letter(), first.lift(), redose.dose())) {
-            Prescription moved = part.from(part.firstSet() + redose.fromSet() - 1, part.last());
+        PrescribedSets first = slot.get(0);
+        for (PrescribedSets part : PrescribedSets.of(first.letter(), first.lift(), redose.dose())) {
+            PrescribedSets moved = part.from(part.firstSet() + redose.fromSet() - 1, part.last());
             boolean same = first.before()
                     .filter(session -> session.kind().equals(KindOfWork.of(moved.part())))
                     .isPresent();
@@ -144,7 +144,7 @@ public final class Amended {
     }
 
     /** What the day asks for now; a part that was cut stays, with no sets. */
-    public List<Prescription> day() {
+    public List<PrescribedSets> day() {
         return day;
     }
 

@@ -6,8 +6,8 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -72,7 +72,7 @@ public record AskedDay(boolean deload, List<Line> slots) {
     }
 
     /** A day as it stands now. */
-    public static AskedDay of(boolean deload, List<Prescription> asked, List<ResolvedLoad> loads) {
+    public static AskedDay of(boolean deload, List<PrescribedSets> asked, List<ResolvedLoad> loads) {
         List<Line> slots = new ArrayList<>();
         int from = 0;
         while (from < asked.size()) {
@@ -119,10 +119,10 @@ public record AskedDay(boolean deload, List<Line> slots) {
     }
 
     /** What it asked for, with the loads as they stood. */
-    public List<Prescription> prescriptions() {
-        List<Prescription> asked = new ArrayList<>();
+    public List<PrescribedSets> prescriptions() {
+        List<PrescribedSets> asked = new ArrayList<>();
         for (Line slot : slots) {
-            List<Prescription> parts = Prescription.of(slot.letter, slot.lift, slot.dose);
+            List<PrescribedSets> parts = PrescribedSets.of(slot.letter, slot.lift, slot.dose);
             for (int i = 0; i < parts.size(); i++) {
                 asked.add(i < slot.loads.size() ? parts.get(i).stood(slot.loads.get(i)) : parts.get(i));
             }
@@ -157,7 +157,7 @@ public record AskedDay(boolean deload, List<Line> slots) {
         for (int i = 0; i < now.parts().size(); i++) {
             Part part = now.parts().get(i);
             Part before = then.parts().get(i);
-            if (!(part.is(Manner.STAGES) ? part.with(before.work()) : part).equals(before)) {
+            if (!(part.is(SetModifier.STAGES) ? part.with(before.work()) : part).equals(before)) {
                 return false;
             }
         }

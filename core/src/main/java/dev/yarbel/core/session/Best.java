@@ -24,11 +24,11 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
 
         /** The work sets of one session; where nobody planned it, each is a straight set of its own repetitions. */
         public static List<PastSet> of(LocalDate on, Optional<AskedDay> asked, List<DoneSet> done) {
-            List<Prescription> day = asked.map(AskedDay::prescriptions).orElse(List.of());
+            List<PrescribedSets> day = asked.map(AskedDay::prescriptions).orElse(List.of());
             List<PastSet> sets = new ArrayList<>();
             for (DoneSet each : done) {
                 if (!each.task().warmUp()) {
-                    Optional<Prescription> answered = day.stream()
+                    Optional<PrescribedSets> answered = day.stream()
                             .filter(p -> p.isAnsweredBy(each.task())
                                     && p.lift().equals(each.set().lift()))
                             .findFirst();

@@ -18,7 +18,7 @@ public final class Caution {
      * harder; or at 85 % of the estimate and up (common practice, no source).
      */
     public static boolean needsSpotters(
-            Variation variation, Prescription prescription, ResolvedLoad load, LiftNumbers numbers) {
+            Variation variation, PrescribedSets prescription, ResolvedLoad load, LiftNumbers numbers) {
         if (!variation.pinsTheLifter()) {
             return false;
         }

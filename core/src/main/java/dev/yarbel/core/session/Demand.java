@@ -4,9 +4,9 @@ import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Tempo;
 import java.time.Duration;
 import java.util.Optional;
@@ -33,7 +33,7 @@ import java.util.Optional;
  * @param share of the plain load that is as hard
  * @param halves half repetitions that the last set is harder than the first
  */
-public record Demand(Percent share, int halves, Optional<Changing> changing) {
+public record Demand(Percent share, int halves, Optional<AccommodatingResistance> changing) {
 
     /** What a lifter holds at the top, as a share of what they lift from the bottom. */
     public static final Percent AT_THE_TOP = Percent.of(120);
@@ -65,7 +65,7 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     /** What the sets of a part take of a lifter. */
-    public static Demand of(Prescription prescription, LiftNumbers numbers) {
+    public static Demand of(PrescribedSets prescription, LiftNumbers numbers) {
         return of(prescription.part(), prescription.tired(), numbers.figures());
     }
 
@@ -96,7 +96,9 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     private static Percent hurried(Part part, Figures figures) {
-        if (part.sets() < 2 || part.is(Manner.SPEED) || part.work().straight().isEmpty()) {
+        if (part.sets() < 2
+                || part.is(SetModifier.SPEED)
+                || part.work().straight().isEmpty()) {
             return Percent.ZERO;
         }
         long rest = part.rest().map(Duration::toSeconds).orElse((long) SHORTISH_REST);
@@ -106,7 +108,7 @@ public record Demand(Percent share, int halves, Optional<Changing> changing) {
     }
 
     private static int further(Part part, Figures figures) {
-        return part.work().straight().isPresent() && part.reps() >= REPS_THAT_TIRE && !part.is(Manner.SPEED)
+        return part.work().straight().isPresent() && part.reps() >= REPS_THAT_TIRE && !part.is(SetModifier.SPEED)
                 ? Math.min(
                         MOST_HALVES,
                         figures.drift

@@ -1,6 +1,6 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.lift.Lift;
 import java.util.Optional;
 
@@ -9,10 +9,10 @@ import java.util.Optional;
 public interface KitInUse {
 
     /** The loads for a lift; empty when nothing there is made for it. */
-    Optional<Loads> forLift(Lift lift);
+    Optional<AvailableLoads> forLift(Lift lift);
 
     /** The same loads for every lift. */
-    static KitInUse of(Loads loads) {
+    static KitInUse of(AvailableLoads loads) {
         return lift -> Optional.of(loads);
     }
 }

@@ -47,7 +47,7 @@ public final class LastTimes {
         if (asked.isEmpty()) {
             addUnplanned(done);
         } else if (!asked.get().deload()) {
-            for (Prescription prescription : asked.get().prescriptions()) {
+            for (PrescribedSets prescription : asked.get().prescriptions()) {
                 List<LiftedSet> sets = done.stream()
                         .filter(d -> prescription.isAnsweredBy(d.task()))
                         .map(DoneSet::set)
@@ -60,7 +60,7 @@ public final class LastTimes {
         }
     }
 
-    private void add(LocalDate on, Prescription prescription, List<LiftedSet> sets) {
+    private void add(LocalDate on, PrescribedSets prescription, List<LiftedSet> sets) {
         Part part = prescription.part();
         KindOfWork kind = KindOfWork.of(part);
         Map<KindOfWork, Dated> ofLift = planned.computeIfAbsent(prescription.lift(), lift -> new HashMap<>());

@@ -5,7 +5,7 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
@@ -114,7 +114,7 @@ public record LiftNumbers(
 
     /** What is on the bar for the best single with the chains or bands of a part; empty where it has none, or was never done. */
     public Optional<Mass> ownBest(Part part) {
-        return part.changing().map(Changing::setUp).map(references.ownBests()::get);
+        return part.changing().map(AccommodatingResistance::setUp).map(references.ownBests()::get);
     }
 
     /** The same with another working max of its own. */

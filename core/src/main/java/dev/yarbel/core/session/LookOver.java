@@ -1,7 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import java.util.EnumSet;
 import java.util.Set;
@@ -27,7 +27,7 @@ public enum LookOver {
     public static Set<LookOver> before(Part part, Variation variation) {
         EnumSet<LookOver> list = EnumSet.noneOf(LookOver.class);
         part.changing().ifPresent(changing -> {
-            list.add(changing.kind() == Changing.Kind.CHAINS ? SIDES_ALIKE : PAIR_ALIKE);
+            list.add(changing.kind() == AccommodatingResistance.Kind.CHAINS ? SIDES_ALIKE : PAIR_ALIKE);
             list.add(LINE_PLUMB);
             list.add(FIXED);
             list.add(SAFETIES_REACHABLE);

@@ -4,7 +4,7 @@ import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.record.LiftedSet;
 import java.util.Collection;
 import java.util.HashMap;
@@ -21,8 +21,8 @@ public final class OwnBests {
      *
      * @param curve reads sets of several repetitions; twelve in all at most
      */
-    public static Map<Changing, Mass> of(Collection<Best.PastSet> past, Lift lift, RepCurve curve) {
-        Map<Changing, Mass> bests = new HashMap<>();
+    public static Map<AccommodatingResistance, Mass> of(Collection<Best.PastSet> past, Lift lift, RepCurve curve) {
+        Map<AccommodatingResistance, Mass> bests = new HashMap<>();
         for (Best.PastSet each : past) {
             boolean counts = each.set().lift().equals(lift)
                     && each.kind().manners().isEmpty()

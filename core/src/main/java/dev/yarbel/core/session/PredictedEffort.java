@@ -63,7 +63,7 @@ public sealed interface PredictedEffort {
      * The effort of the last set of a part at a load on the bar. Empty where nothing is known of the lift, where a rating is asked for
      * anyway, where the sets go to the limit, or where it is not repetitions that count.
      */
-    static Optional<PredictedEffort> of(Prescription prescription, Mass load, LiftNumbers numbers) {
+    static Optional<PredictedEffort> of(PrescribedSets prescription, Mass load, LiftNumbers numbers) {
         return of(prescription.part(), Demand.of(prescription, numbers), load, numbers);
     }
 
@@ -83,7 +83,7 @@ public sealed interface PredictedEffort {
     }
 
     /** Whether by the estimate the repetitions of a part cannot all be made at a load on the bar. */
-    static boolean isBeyondReach(Prescription prescription, Mass load, LiftNumbers numbers) {
+    static boolean isBeyondReach(PrescribedSets prescription, Mass load, LiftNumbers numbers) {
         Part part = prescription.part();
         if (saysNothing(part)) {
             return false;

@@ -87,7 +87,7 @@ public final class Projection {
     private final Block block;
     private final Resolver resolver;
     private final Log log;
-    private final List<List<List<Prescription>>> prescriptions = new ArrayList<>();
+    private final List<List<List<PrescribedSets>>> prescriptions = new ArrayList<>();
     private final List<List<List<ResolvedLoad>>> loads = new ArrayList<>();
     private final List<Wall> walls = new ArrayList<>();
     private final Map<Key, List<OpenRun>> openRuns = new HashMap<>();
@@ -111,11 +111,11 @@ public final class Projection {
         int lifted = weeksLifted();
         Set<Lift> going = liftsThatGoOn();
         for (int week = 0; week < block.weeks(); week++) {
-            List<List<Prescription>> asked = new ArrayList<>();
+            List<List<PrescribedSets>> asked = new ArrayList<>();
             List<List<ResolvedLoad>> comesTo = new ArrayList<>();
             for (int day = 0; day < block.days().size(); day++) {
                 List<Place> places = new ArrayList<>();
-                List<Prescription> today = Prescription.tiring(asked(day, week, places), resolver.catalogue());
+                List<PrescribedSets> today = PrescribedSets.tiring(asked(day, week, places), resolver.catalogue());
                 List<ResolvedLoad> todays = resolver.resolve(today);
                 asked.add(today);
                 comesTo.add(todays);
@@ -140,7 +140,7 @@ public final class Projection {
     }
 
     /** One part of a day, with what it comes to and where it stands. */
-    private record Session(Prescription asked, ResolvedLoad load, Place place, int week) {
+    private record Session(PrescribedSets asked, ResolvedLoad load, Place place, int week) {
 
         Part part() {
             return asked.part();
@@ -189,20 +189,20 @@ public final class Projection {
         return 0;
     }
 
-    private List<Prescription> asked(int day, int week, List<Place> places) {
+    private List<PrescribedSets> asked(int day, int week, List<Place> places) {
         List<Slot> slots = block.days().get(day).slots();
         Optional<AskedDay> stood = log.asked(day, week);
         if (stood.isPresent()) {
             return asItStood(day, slots, stood.get(), places);
         }
-        List<Prescription> today = new ArrayList<>();
+        List<PrescribedSets> today = new ArrayList<>();
         for (int s = 0; s < slots.size(); s++) {
             Slot slot = slots.get(s);
             int index = s;
             Optional<Dose> dose = slot.doses().get(week);
             if (dose.isPresent()) {
                 List<Part> parts = dose.get().parts();
-                List<Prescription> ofSlot = Prescription.of(
+                List<PrescribedSets> ofSlot = PrescribedSets.of(
                         slot.letter(),
                         slot.lift(),
                         dose.get(),
@@ -217,11 +217,11 @@ public final class Projection {
     }
 
     /** A slot that the plan no longer has stands behind those it has. */
-    private List<Prescription> asItStood(int day, List<Slot> slots, AskedDay stood, List<Place> places) {
+    private List<PrescribedSets> asItStood(int day, List<Slot> slots, AskedDay stood, List<Place> places) {
         List<String> letters = slots.stream().map(Slot::letter).toList();
-        List<Prescription> today = new ArrayList<>();
+        List<PrescribedSets> today = new ArrayList<>();
         int part = 0;
-        for (Prescription asked : stood.prescriptions()) {
+        for (PrescribedSets asked : stood.prescriptions()) {
             part = asked.firstSet() == 1 ? 0 : part + 1;
             int slot = letters.indexOf(asked.letter());
             Place place = new Place(day, slot < 0 ? slots.size() + today.size() : slot, part);
@@ -330,7 +330,7 @@ public final class Projection {
     }
 
     /** What a day of a week asks for, both from 0. */
-    public List<Prescription> prescriptions(int day, int week) {
+    public List<PrescribedSets> prescriptions(int day, int week) {
         work();
         return prescriptions.get(week).get(day);
     }

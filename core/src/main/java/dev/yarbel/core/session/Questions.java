@@ -131,7 +131,7 @@ final class Questions {
         if (part.basis().rating().isEmpty() || !lastOfPart || !isATop(slot)) {
             return Optional.empty();
         }
-        int halves = Stations.halvesOver(last.set(), part.basis());
+        int halves = BarSequence.halvesOver(last.set(), part.basis());
         boolean held = rules.held().contains(last.set().lift());
         if (Math.abs(halves) < HALVES_FAR_OFF || held && halves < 0) {
             return Optional.empty();
@@ -149,7 +149,7 @@ final class Questions {
 
     /** Whether a set stands alone, or others of the day hang on it. */
     private boolean isATop(SlotPlan slot) {
-        Prescription prescription = slot.prescription();
+        PrescribedSets prescription = slot.prescription();
         return prescription.part().isTop()
                 && (prescription.part().sets() == 1
                         || slots.stream()

@@ -1,7 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.progress.LastSession;
@@ -25,7 +25,7 @@ public record References(
         Optional<Mass> event,
         Map<Integer, Mass> repMaxes,
         Map<KindOfWork, LastSession> lastTimes,
-        Map<Changing, Mass> ownBests) {
+        Map<AccommodatingResistance, Mass> ownBests) {
 
     /** None is known. */
     public static final References NONE =

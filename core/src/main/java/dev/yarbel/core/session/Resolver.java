@@ -1,19 +1,19 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Step;
 import java.util.ArrayList;
@@ -47,7 +47,7 @@ public final class Resolver {
     }
 
     /** What a lift is done with here; empty when nothing is made for it. */
-    public Optional<Loads> kit(Lift lift) {
+    public Optional<AvailableLoads> kit(Lift lift) {
         return kit.forLift(lift);
     }
 
@@ -75,7 +75,7 @@ public final class Resolver {
     }
 
     /** What a day's doses come to before anything was lifted, one for each. */
-    public List<ResolvedLoad> resolve(List<Prescription> day) {
+    public List<ResolvedLoad> resolve(List<PrescribedSets> day) {
         return resolve(day, List.of());
     }
 
@@ -88,10 +88,10 @@ public final class Resolver {
      *
      * @param done today's sets in the order they were lifted
      */
-    public List<ResolvedLoad> resolve(List<Prescription> day, List<DoneSet> done) {
+    public List<ResolvedLoad> resolve(List<PrescribedSets> day, List<DoneSet> done) {
         List<ResolvedLoad> loads = new ArrayList<>(day.size());
         for (int i = 0; i < day.size(); i++) {
-            Prescription prescription = day.get(i);
+            PrescribedSets prescription = day.get(i);
             LoadBasis basis = prescription.part().basis();
             ResolvedLoad load =
                     basis.hangsOnTop() ? belowTop(day, i, keptOf(basis), loads, done) : standing(prescription, basis);
@@ -107,7 +107,7 @@ public final class Resolver {
                 .orElseGet(() -> basis.share().orElseThrow().percent());
     }
 
-    private ResolvedLoad standing(Prescription prescription, LoadBasis basis) {
+    private ResolvedLoad standing(PrescribedSets prescription, LoadBasis basis) {
         Optional<AskedDay.Stood> stood =
                 prescription.stood().filter(then -> then.load().isPresent());
         if (stood.isPresent()) {
@@ -116,15 +116,15 @@ public final class Resolver {
                     stood.get().load().orElseThrow(),
                     new ResolvedLoad.Origin.AsItStood(stood.get().about()));
         }
-        return basis.accept(new Standing(prescription));
+        return basis.accept(new ByBasis(prescription));
     }
 
     /** What a load comes to that hangs on no other set of the day. */
-    private final class Standing implements LoadBasis.Visitor<ResolvedLoad> {
+    private final class ByBasis implements LoadBasis.Visitor<ResolvedLoad> {
 
-        private final Prescription prescription;
+        private final PrescribedSets prescription;
 
-        private Standing(Prescription prescription) {
+        private ByBasis(PrescribedSets prescription) {
             this.prescription = prescription;
         }
 
@@ -147,7 +147,7 @@ public final class Resolver {
         public ResolvedLoad fixed(LoadBasis.Fixed fixed) {
             return fit(
                     prescription.lift(),
-                    onTheBar(prescription.part().changing(), fixed.load(), Changing.End.BAR),
+                    onTheBar(prescription.part().changing(), fixed.load(), AccommodatingResistance.End.BAR),
                     new ResolvedLoad.Origin.AsWritten());
         }
 
@@ -182,7 +182,7 @@ public final class Resolver {
         }
     }
 
-    private ResolvedLoad atRating(Prescription prescription, LoadBasis.AtRpe at) {
+    private ResolvedLoad atRating(PrescribedSets prescription, LoadBasis.AtRpe at) {
         LiftNumbers known = numbers(prescription.lift());
         Part part = prescription.part();
         Demand demand = Demand.of(prescription, known);
@@ -203,17 +203,18 @@ public final class Resolver {
                 .orElse(unknown(ResolvedLoad.Why.NO_ESTIMATE));
     }
 
-    private ResolvedLoad share(Prescription prescription, LoadBasis.Share share) {
+    private ResolvedLoad share(PrescribedSets prescription, LoadBasis.Share share) {
         Lift lift = prescription.lift();
         LiftNumbers known = numbers(lift);
         // more than the max, lowered, hangs on today's estimate, never on a max that may be stale
-        boolean overloaded = prescription.part().is(Manner.LOWERING)
+        boolean overloaded = prescription.part().is(SetModifier.LOWERING)
                 && share.of().isMax()
                 && share.most().isGreaterThan(Percent.HUNDRED);
         Reference of = overloaded ? Reference.Named.ESTIMATE : share.of();
-        Optional<Changing> changing = prescription.part().changing();
+        Optional<AccommodatingResistance> changing = prescription.part().changing();
         Optional<Mass> best = known.ownBest(prescription.part())
-                .filter(mass -> of.isMax() && changing.flatMap(Changing::at).isEmpty());
+                .filter(mass -> of.isMax()
+                        && changing.flatMap(AccommodatingResistance::at).isEmpty());
         if (best.isPresent()) {
             return fit(
                     lift,
@@ -226,12 +227,12 @@ public final class Resolver {
     /** A share of one of the lifter's numbers. */
     private final class ShareOf implements Reference.Visitor<ResolvedLoad> {
 
-        private final Prescription prescription;
+        private final PrescribedSets prescription;
         private final LoadBasis.Share share;
         private final Reference of;
         private final LiftNumbers known;
 
-        private ShareOf(Prescription prescription, LoadBasis.Share share, Reference of) {
+        private ShareOf(PrescribedSets prescription, LoadBasis.Share share, Reference of) {
             this.prescription = prescription;
             this.share = share;
             this.of = of;
@@ -279,11 +280,11 @@ public final class Resolver {
         }
 
         private ResolvedLoad ofWorkingMax() {
-            Optional<Changing> changing = prescription.part().changing();
+            Optional<AccommodatingResistance> changing = prescription.part().changing();
             return known.workingMax()
                     .map(max -> fit(
                             prescription.lift(),
-                            onTheBar(changing, max.times(share.percent()), Changing.End.TOP),
+                            onTheBar(changing, max.times(share.percent()), AccommodatingResistance.End.TOP),
                             new ResolvedLoad.Origin.FromWorkingMax(max, share.percent())))
                     .orElse(unknown(ResolvedLoad.Why.NO_WORKING_MAX));
         }
@@ -306,7 +307,7 @@ public final class Resolver {
                 .orElse(unknown(ResolvedLoad.Why.NO_BODY_MASS));
     }
 
-    private ResolvedLoad bodyAnd(Prescription prescription, LoadBasis.BodyMassPlus plus) {
+    private ResolvedLoad bodyAnd(PrescribedSets prescription, LoadBasis.BodyMassPlus plus) {
         ResolvedLoad.Origin origin = new ResolvedLoad.Origin.AsWritten();
         if (hangsFromTheBody(prescription.lift())) {
             return fit(prescription.lift(), plus.more(), origin);
@@ -317,38 +318,42 @@ public final class Resolver {
     }
 
     private ResolvedLoad part(
-            Prescription prescription,
+            PrescribedSets prescription,
             LoadBasis.Share share,
             Reference of,
             Optional<Mass> whole,
             ResolvedLoad.Why missing) {
         return whole.map(mass -> fit(
                         prescription.lift(),
-                        onTheBar(prescription.part().changing(), mass.times(share.percent()), Changing.End.TOP),
+                        onTheBar(
+                                prescription.part().changing(),
+                                mass.times(share.percent()),
+                                AccommodatingResistance.End.TOP),
                         new ResolvedLoad.Origin.FromReference(of, mass, share.percent())))
                 .orElse(unknown(missing));
     }
 
     /** What has to be on the bar for a load as it is meant: where the dose says, else at the end given. */
-    private static Mass onTheBar(Optional<Changing> changing, Mass meant, Changing.End usual) {
+    private static Mass onTheBar(
+            Optional<AccommodatingResistance> changing, Mass meant, AccommodatingResistance.End usual) {
         return changing.map(c -> Mass.max(Mass.ZERO, c.barFor(meant, c.at().orElse(usual))))
                 .orElse(meant);
     }
 
-    private ResolvedLoad lastTime(Prescription prescription) {
+    private ResolvedLoad lastTime(PrescribedSets prescription) {
         return lastSession(prescription)
                 .map(session -> afterLast(prescription, session.next(prescription.part()), session.ahead()))
                 .orElse(unknown(ResolvedLoad.Why.NO_LAST_TIME));
     }
 
-    private Optional<LastSession> lastSession(Prescription prescription) {
+    private Optional<LastSession> lastSession(PrescribedSets prescription) {
         return prescription
                 .before()
                 .or(() -> numbers(prescription.lift()).references().lastTime(prescription.part()));
     }
 
     /** A step that was earned goes up by one step of the gym at least, else a step smaller than that would never come. */
-    private ResolvedLoad afterLast(Prescription prescription, Step step, boolean ahead) {
+    private ResolvedLoad afterLast(PrescribedSets prescription, Step step, boolean ahead) {
         ResolvedLoad.Origin origin = new ResolvedLoad.Origin.AfterLastTime(step, ahead);
         Mass asked = step.run().load();
         Mass before = step.before();
@@ -361,7 +366,7 @@ public final class Resolver {
     }
 
     /** The upper end of a range, from the load of its lower end. */
-    private Optional<Mass> upperEnd(Prescription prescription, Mass asked) {
+    private Optional<Mass> upperEnd(PrescribedSets prescription, Mass asked) {
         LoadBasis basis = prescription.part().basis();
         if (basis.share().isPresent()) {
             LoadBasis.Share share = basis.share().get();
@@ -388,11 +393,11 @@ public final class Resolver {
     }
 
     /** Adds what a range or sets that drop one from the other come to. */
-    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad load, List<DoneSet> done) {
+    private ResolvedLoad inFull(PrescribedSets prescription, ResolvedLoad load, List<DoneSet> done) {
         return load.known().map(known -> inFull(prescription, known, done)).orElse(load);
     }
 
-    private ResolvedLoad inFull(Prescription prescription, ResolvedLoad.Known known, List<DoneSet> done) {
+    private ResolvedLoad inFull(PrescribedSets prescription, ResolvedLoad.Known known, List<DoneSet> done) {
         LoadBasis basis = prescription.part().basis();
         Lift lift = prescription.lift();
         Optional<LoadBasis.BelowTop> each = basis.belowTop().filter(LoadBasis.BelowTop::each);
@@ -407,9 +412,9 @@ public final class Resolver {
 
     /** Each set's load from the one before it: as that one was lifted, once it was. */
     private List<Fit> steps(
-            Prescription prescription, ResolvedLoad.Known first, LoadBasis.BelowTop below, List<DoneSet> done) {
+            PrescribedSets prescription, ResolvedLoad.Known first, LoadBasis.BelowTop below, List<DoneSet> done) {
         List<Fit> steps = new ArrayList<>(List.of(first.fit()));
-        Loads loads = kit.forLift(prescription.lift()).orElseThrow();
+        AvailableLoads loads = kit.forLift(prescription.lift()).orElseThrow();
         while (steps.size() < prescription.sets()) {
             Fit before = steps.get(steps.size() - 1);
             TaskKey key = TaskKey.work(prescription.letter(), prescription.firstSet() + steps.size() - 1);
@@ -429,12 +434,12 @@ public final class Resolver {
     }
 
     private ResolvedLoad belowTop(
-            List<Prescription> day, int index, Percent kept, List<ResolvedLoad> above, List<DoneSet> done) {
+            List<PrescribedSets> day, int index, Percent kept, List<ResolvedLoad> above, List<DoneSet> done) {
         Optional<Integer> topIndex = topAbove(day, index);
         if (topIndex.isEmpty()) {
             return unknown(ResolvedLoad.Why.NO_TOP_ABOVE);
         }
-        Prescription top = day.get(topIndex.get());
+        PrescribedSets top = day.get(topIndex.get());
         List<DoneSet> tops =
                 done.stream().filter(d -> top.isAnsweredBy(d.task())).toList();
         if (!tops.isEmpty()) {
@@ -450,7 +455,7 @@ public final class Resolver {
                 .orElse(unknown(ResolvedLoad.Why.TOP_UNKNOWN));
     }
 
-    private static Optional<Integer> topAbove(List<Prescription> day, int index) {
+    private static Optional<Integer> topAbove(List<PrescribedSets> day, int index) {
         Lift own = day.get(index).lift();
         Lift topOf = day.get(index)
                 .part()
@@ -466,7 +471,7 @@ public final class Resolver {
         return Optional.empty();
     }
 
-    private ResolvedLoad belowLifted(Prescription top, Percent kept, List<DoneSet> tops, List<DoneSet> done) {
+    private ResolvedLoad belowLifted(PrescribedSets top, Percent kept, List<DoneSet> tops, List<DoneSet> done) {
         Optional<Mass> made = lastMade(top.lift(), tops);
         boolean missed = made.isEmpty();
         // a back-off of its own is no ground for the next one, or they would fall with each set

@@ -1,7 +1,7 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import java.time.Duration;
 
 /**
@@ -19,7 +19,7 @@ public final class Rest {
     }
 
     private static long usual(Part part) {
-        if (part.is(Manner.SPEED)) {
+        if (part.is(SetModifier.SPEED)) {
             return 60;
         }
         if (!part.work().countsReps()) {

@@ -1,6 +1,6 @@
 package dev.yarbel.core.session;
 
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.ramp.Ramp;
@@ -37,7 +37,7 @@ public record SessionPlan(
      * @param now what it comes to with what was lifted
      * @param ramp the warm-ups to its first load; empty where the lift was done with as much before
      */
-    public record SlotPlan(Prescription prescription, ResolvedLoad planned, ResolvedLoad now, Optional<Ramp> ramp) {
+    public record SlotPlan(PrescribedSets prescription, ResolvedLoad planned, ResolvedLoad now, Optional<Ramp> ramp) {
 
         /** Whether what was lifted changed this slot's load. */
         public boolean hasMoved() {
@@ -67,9 +67,9 @@ public record SessionPlan(
      */
     public record Task(
             TaskKey key,
-            Prescription asked,
+            PrescribedSets asked,
             PlateStack before,
-            Optional<Loading> loading,
+            Optional<LoadedBar> loading,
             int reps,
             Because because,
             boolean last) {
@@ -96,20 +96,20 @@ public record SessionPlan(
     }
 
     /** The day's plan with what was lifted so far, in the order it was lifted, as nobody changed it. */
-    public static SessionPlan of(Resolver resolver, List<Prescription> day, List<DoneSet> done) {
+    public static SessionPlan of(Resolver resolver, List<PrescribedSets> day, List<DoneSet> done) {
         return of(resolver, FloorRules.PLAIN, Amended.of(day, List.of()), done);
     }
 
     /** The day's plan with the changes made to it and what was lifted so far, in the order it was lifted. */
     public static SessionPlan of(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
-        List<Prescription> day = amended.day();
+        List<PrescribedSets> day = amended.day();
         List<ResolvedLoad> planned = resolver.resolve(day);
         List<ResolvedLoad> now = resolver.resolve(day, done);
         List<SlotPlan> slots = new ArrayList<>();
-        Stations stations = new Stations(resolver, rules, amended, done);
+        BarSequence stations = new BarSequence(resolver, rules, amended, done);
         WarmUps warmUps = new WarmUps(resolver, rules, day, now, done);
         for (int i = 0; i < day.size(); i++) {
-            Prescription prescription = day.get(i);
+            PrescribedSets prescription = day.get(i);
             Optional<Ramp> ramp = warmUps.to(i, stations.onTheBarOf(prescription));
             SlotPlan slot = new SlotPlan(prescription, planned.get(i), now.get(i), ramp);
             slots.add(slot);

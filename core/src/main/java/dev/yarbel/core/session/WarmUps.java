@@ -1,13 +1,13 @@
 package dev.yarbel.core.session;
 
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampKind;
 import dev.yarbel.core.ramp.RampPlanner;
@@ -33,11 +33,16 @@ final class WarmUps {
 
     private final Resolver resolver;
     private final FloorRules rules;
-    private final List<Prescription> day;
+    private final List<PrescribedSets> day;
     private final List<ResolvedLoad> loads;
     private final List<DoneSet> done;
 
-    WarmUps(Resolver resolver, FloorRules rules, List<Prescription> day, List<ResolvedLoad> loads, List<DoneSet> done) {
+    WarmUps(
+            Resolver resolver,
+            FloorRules rules,
+            List<PrescribedSets> day,
+            List<ResolvedLoad> loads,
+            List<DoneSet> done) {
         this.resolver = resolver;
         this.rules = rules;
         this.day = day;
@@ -54,7 +59,7 @@ final class WarmUps {
      * @param onTheBar the plates on its bar from the part before it
      */
     Optional<Ramp> to(int index, PlateStack onTheBar) {
-        Prescription asked = day.get(index);
+        PrescribedSets asked = day.get(index);
         Optional<Mass> top = top(index);
         if (asked.sets() == 0 || top.isEmpty() || !needsAny(asked)) {
             return Optional.empty();
@@ -69,7 +74,7 @@ final class WarmUps {
         if (kinHeavier || warm.filter(load -> !load.isLessThan(top.get())).isPresent()) {
             return Optional.empty();
         }
-        Loads kit = resolver.kit(asked.lift()).orElseThrow();
+        AvailableLoads kit = resolver.kit(asked.lift()).orElseThrow();
         Start start = Start.COLD
                 .then(down(index, top.get()))
                 .fromTheFloor(resolver.catalogue().isPulledFromTheFloor(asked.lift()));
@@ -79,7 +84,7 @@ final class WarmUps {
         LiftNumbers numbers = resolver.numbers(asked.lift());
         Optional<Mass> max = numbers.estimate().or(numbers::workingMax);
         Mass plain = Demand.of(asked, numbers).plain(top.get());
-        boolean counted = asked.part().work().countsReps() && !asked.part().is(Manner.PARTIAL);
+        boolean counted = asked.part().work().countsReps() && !asked.part().is(SetModifier.PARTIAL);
         if (counted
                 && max.filter(plain::isGreaterThan).isPresent()
                 && asked.part().basis().isAboveMax()) {
@@ -90,23 +95,23 @@ final class WarmUps {
         return Optional.of(RampPlanner.plan(kit, top.get(), kind(asked, light, before), start));
     }
 
-    private boolean needsAny(Prescription asked) {
+    private boolean needsAny(PrescribedSets asked) {
         Part part = asked.part();
         return !part.work().isPreparation()
                 && implement(asked).made() != Implement.Made.FREELY
                 && (!part.basis().isByFeel() || part.work().isClimb());
     }
 
-    private Implement implement(Prescription asked) {
+    private Implement implement(PrescribedSets asked) {
         return resolver.catalogue().of(asked.lift()).implement();
     }
 
-    private RampKind kind(Prescription asked, boolean light, List<Before> before) {
+    private RampKind kind(PrescribedSets asked, boolean light, List<Before> before) {
         Part part = asked.part();
         if (!part.work().countsReps()) {
             return RampKind.RUNS;
         }
-        if (part.is(Manner.SPEED)) {
+        if (part.is(SetModifier.SPEED)) {
             return RampKind.SPEED;
         }
         if (implement(asked).made() == Implement.Made.STACK) {
@@ -124,7 +129,7 @@ final class WarmUps {
 
     /** The load of the first set of a part; of climbing sets where the climb begins. */
     private Optional<Mass> top(int index) {
-        return Stations.firstLoad(resolver, day.get(index), loads.get(index));
+        return BarSequence.firstLoad(resolver, day.get(index), loads.get(index));
     }
 
     /** The loads that follow on the same bar, lighter than the top. */
@@ -149,7 +154,7 @@ final class WarmUps {
 
     /** What comes before a part: what was lifted before its first set, and what of the plan is still to be done before it. */
     private List<Before> before(int index) {
-        Prescription asked = day.get(index);
+        PrescribedSets asked = day.get(index);
         List<Before> before = new ArrayList<>();
         int first = firstOf(asked.letter());
         for (DoneSet each : done.subList(0, first)) {
@@ -161,7 +166,7 @@ final class WarmUps {
         boolean begun = first < done.size();
         boolean early = begun || rules.chosen().filter(asked.letter()::equals).isPresent();
         for (int i = 0; i < index; i++) {
-            Prescription other = day.get(i);
+            PrescribedSets other = day.get(i);
             boolean own = other.letter().equals(asked.letter());
             if (other.sets() > 0 && (own || !early)) {
                 heaviest(i).ifPresent(load -> before.add(new Before(other.lift(), load)));

@@ -2,8 +2,8 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import java.util.Optional;
 
 /** Whether sets that are planned can be done, by a lifter's numbers and rep curve. */
@@ -43,9 +43,9 @@ public final class WithinReach {
     }
 
     private static Optional<PredictedEffort> effort(Part part, LiftNumbers numbers) {
-        boolean ofItsOwn = part.is(Manner.PARTIAL)
-                || part.is(Manner.LOWERING)
-                || part.is(Manner.ASSISTED)
+        boolean ofItsOwn = part.is(SetModifier.PARTIAL)
+                || part.is(SetModifier.LOWERING)
+                || part.is(SetModifier.ASSISTED)
                 || part.changing().isPresent();
         return ofItsOwn
                 ? Optional.empty()

@@ -9,8 +9,8 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
 import java.math.BigDecimal;
@@ -59,7 +59,7 @@ public enum Deload {
             leftOut = isOverloaded(part) || leftOut && part.basis().hangsOnTop();
             if (!leftOut) {
                 parts.add(
-                        halved && !part.is(Manner.SPEED)
+                        halved && !part.is(SetModifier.SPEED)
                                 ? halfLoad(part, halfOf(part, numbers).orElseThrow())
                                 : halfSets(part));
             }
@@ -126,7 +126,7 @@ public enum Deload {
     }
 
     private static boolean isOverloaded(Part part) {
-        return part.is(Manner.LOWERING)
+        return part.is(SetModifier.LOWERING)
                 && part.basis()
                         .share()
                         .filter(share -> share.most().isGreaterThan(Percent.HUNDRED))
@@ -149,7 +149,7 @@ public enum Deload {
         if (part.work().isOpen()) {
             return Optional.empty();
         }
-        boolean stays = part.is(Manner.SPEED)
+        boolean stays = part.is(SetModifier.SPEED)
                 || part.work().isPreparation()
                 || part.basis().hangsOnTop();
         return stays ? Optional.of(part.basis()) : part.basis().accept(new HalfTheLoad(part, numbers));
@@ -159,7 +159,7 @@ public enum Deload {
 
     private static Part halfSets(Part part) {
         Part fewer = part.with(part.work().accept(new EasierWork()));
-        return part.is(Manner.SPEED) ? fewer : fewer.with(part.basis().accept(new LighterLoad()));
+        return part.is(SetModifier.SPEED) ? fewer : fewer.with(part.basis().accept(new LighterLoad()));
     }
 
     /** Two points easier, but not easier than so many halves left; what is easier already stays. */

@@ -14,9 +14,9 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Details;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.WithinReach;
@@ -73,7 +73,8 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     private static final Percent HEAVY = Percent.of(80);
 
     /** Work that has no place near a contest in any form. */
-    private static final Set<Manner> GONE = EnumSet.of(Manner.PARTIAL, Manner.LOWERING, Manner.ASSISTED);
+    private static final Set<SetModifier> GONE =
+            EnumSet.of(SetModifier.PARTIAL, SetModifier.LOWERING, SetModifier.ASSISTED);
 
     /** How many days out the last heavy work of a lift lies at least; empty for what is not contested. */
     public static Optional<Integer> lastHeavy(Lift lift, Catalogue catalogue) {
@@ -163,7 +164,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     /** Sets that a law drops hang on the last time instead, a little lighter as that may be missed: or they would come back. */
     private static Part fewer(Part part) {
         Part fewer = part.with(fewer(part.work()));
-        return part.is(Manner.STAGES) && part.basis().goesOnFromLast()
+        return part.is(SetModifier.STAGES) && part.basis().goesOnFromLast()
                 ? fewer.with(new LoadBasis.Share(Reference.Named.LAST, NEARLY_LAST))
                 : fewer;
     }
@@ -201,7 +202,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
 
     /** Without stages, which a light day must not move, and without rests and beats of heavier work. */
     private static Details plain(Part part) {
-        return part.is(Manner.SPEED) ? Details.of(Manner.SPEED) : Details.NONE;
+        return part.is(SetModifier.SPEED) ? Details.of(SetModifier.SPEED) : Details.NONE;
     }
 
     /** So many sets, light: three repetitions at most, ten metres, half the time. */

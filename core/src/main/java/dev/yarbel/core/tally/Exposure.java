@@ -4,7 +4,7 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Resolver;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +31,7 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     private static final int WHOLE_POINT = 2;
 
     /** What the day's work sets exposed a lift to; empty when none was of this lift. */
-    public static Optional<Exposure> done(Resolver resolver, List<Prescription> day, List<DoneSet> done, Lift lift) {
+    public static Optional<Exposure> done(Resolver resolver, List<PrescribedSets> day, List<DoneSet> done, Lift lift) {
         List<DoneSet> work = done.stream()
                 .filter(d -> d.set().lift().equals(lift) && !d.task().warmUp())
                 .toList();
@@ -46,7 +46,7 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
                 .map(heaviest -> new Exposure(heaviest, hardReps, true, judgement(day, work)));
     }
 
-    private static Judgement judgement(List<Prescription> day, List<DoneSet> work) {
+    private static Judgement judgement(List<PrescribedSets> day, List<DoneSet> work) {
         boolean under = false;
         for (DoneSet done : work) {
             int halves = halvesOverTheTarget(day, done);
@@ -59,8 +59,8 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     }
 
     /** How much harder than asked a set rated, in halves; zero where no rating was asked for or given. */
-    private static int halvesOverTheTarget(List<Prescription> day, DoneSet done) {
-        for (Prescription prescription : day) {
+    private static int halvesOverTheTarget(List<PrescribedSets> day, DoneSet done) {
+        for (PrescribedSets prescription : day) {
             Optional<Rpe> asked = prescription.part().basis().rating();
             Optional<Rpe> rated = done.set().effort().rating();
             if (prescription.isAnsweredBy(done.task()) && asked.isPresent() && rated.isPresent()) {

@@ -4,7 +4,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.Rest;
@@ -30,11 +30,11 @@ public final class SessionTime {
     private SessionTime() {}
 
     /** The time for a day's doses. */
-    public static Duration of(List<Prescription> day, List<ResolvedLoad> loads, Resolver resolver) {
+    public static Duration of(List<PrescribedSets> day, List<ResolvedLoad> loads, Resolver resolver) {
         long seconds = 0;
         Set<Lift> begun = new HashSet<>();
         for (int i = 0; i < day.size(); i++) {
-            Prescription prescription = day.get(i);
+            PrescribedSets prescription = day.get(i);
             if (begun.add(prescription.lift()) && prescription.part().work().countsReps()) {
                 seconds += SECONDS_A_SET_UP
                         + (long) SECONDS_A_STEP * steps(loads.get(i), resolver.numbers(prescription.lift()));
@@ -52,7 +52,7 @@ public final class SessionTime {
                 .orElse(1);
     }
 
-    private static long seconds(Prescription prescription, List<Prescription> day) {
+    private static long seconds(PrescribedSets prescription, List<PrescribedSets> day) {
         return prescription.part().work().accept(new Seconds(prescription.part(), inTurn(prescription, day)));
     }
 
@@ -139,10 +139,10 @@ public final class SessionTime {
     }
 
     /** How many slots are done in turn with this one, itself included. */
-    private static int inTurn(Prescription prescription, List<Prescription> day) {
+    private static int inTurn(PrescribedSets prescription, List<PrescribedSets> day) {
         return (int) day.stream()
                 .filter(other -> other.group().equals(prescription.group()))
-                .map(Prescription::letter)
+                .map(PrescribedSets::letter)
                 .distinct()
                 .count();
     }

@@ -9,7 +9,7 @@ import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import java.util.Optional;
 
@@ -35,7 +35,8 @@ public record WorkLine(
         boolean done) {
 
     /** What a part of a plan asks for. */
-    static WorkLine planned(int week, int day, Prescription prescription, ResolvedLoad resolved, LiftNumbers numbers) {
+    static WorkLine planned(
+            int week, int day, PrescribedSets prescription, ResolvedLoad resolved, LiftNumbers numbers) {
         Part part = prescription.part();
         Optional<Mass> load = resolved.load();
         boolean hard = load.map(mass ->

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Lift;
@@ -34,18 +34,19 @@ class EstimateApartTest {
         return finding(workingMax, estimate, Caps.USUAL, Kits.kg());
     }
 
-    private static Optional<Finding> finding(String workingMax, String estimate, Caps caps, Loader loader) {
+    private static Optional<Finding> finding(String workingMax, String estimate, Caps caps, BarLoads loader) {
         return finding(Mass.of(workingMax, KG), Mass.of(estimate, KG), Percent.of(95), caps, loader);
     }
 
-    private static Optional<Finding> finding(Mass workingMax, Mass estimate, Percent share, Caps caps, Loader loader) {
+    private static Optional<Finding> finding(
+            Mass workingMax, Mass estimate, Percent share, Caps caps, BarLoads loader) {
         List<Finding> found = new EstimateApart().look(subject(workingMax, estimate, share, caps, loader));
         assertThat(found).hasSizeLessThan(2);
         return found.stream().findFirst();
     }
 
     /** A lifter with nothing planned whose last session moved the estimate to where it is. */
-    private static Subject subject(Mass workingMax, Mass estimate, Percent share, Caps caps, Loader loader) {
+    private static Subject subject(Mass workingMax, Mass estimate, Percent share, Caps caps, BarLoads loader) {
         MaxEstimate moved = new MaxEstimate(
                 estimate,
                 estimate.times(Percent.of(5)),
@@ -53,7 +54,7 @@ class EstimateApartTest {
         return subject(new Subject.Known(Optional.of(workingMax), Optional.of(moved), share, caps), loader);
     }
 
-    private static Subject subject(Subject.Known known, Loader loader) {
+    private static Subject subject(Subject.Known known, BarLoads loader) {
         Block nothing = new Block(MONDAY, 1, List.of(new TrainingDay("Day 1", 0, List.of())));
         Resolver resolver = new Resolver(KitInUse.of(loader), Rounding.NEAREST, Numbers.of(Map.of()));
         return new Subject(
@@ -117,7 +118,7 @@ class EstimateApartTest {
     @Test
     void withinOneLoadableStepTheyAgree() {
         // this kit steps by 5 kg; 95 % of 130.5 is 123.98, within a step of 120, of 132 it is 125.4, beyond it
-        Loader coarse = Kits.bar20("25:4 10:2 2.5:1");
+        BarLoads coarse = Kits.bar20("25:4 10:2 2.5:1");
         assertThat(coarse.stepAt(Mass.ofKg(120))).isEqualTo(Mass.ofKg(5));
         assertThat(finding("120", "130.5", Caps.USUAL, coarse)).isEmpty();
         assertThat(move(finding("120", "132", Caps.USUAL, coarse)).after()).isEqualTo(Mass.ofKg(125));
@@ -131,7 +132,7 @@ class EstimateApartTest {
         assertThat(finding(Mass.ofKg(200), Mass.ofKg(195), Percent.HUNDRED, Caps.USUAL, Kits.kg()))
                 .isEmpty();
         // 5 kg are 4.2 % of 120 here, and one step
-        Loader coarse = Kits.bar20("25:4 10:2 2.5:1");
+        BarLoads coarse = Kits.bar20("25:4 10:2 2.5:1");
         assertThat(finding(Mass.ofKg(120), Mass.ofKg(125), Percent.HUNDRED, Caps.USUAL, coarse))
                 .isEmpty();
     }
@@ -178,7 +179,7 @@ class EstimateApartTest {
     void aProposalMovesTowardsTheEstimateWithinTheCapOrByOneStep(
             @ForAll @IntRange(min = 16, max = 120) int steps, @ForAll @IntRange(min = 30, max = 330) int estimate) {
         Mass workingMax = Mass.of("2.5", KG).times(steps);
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         finding(workingMax, Mass.ofKg(estimate), Percent.HUNDRED, Caps.USUAL, loader)
                 .map(found -> (MoveWorkingMax) found.proposal())
                 .ifPresent(proposal -> {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -30,11 +30,11 @@ class BlockTest {
 
     @Test
     void aWeekMayLeaveASlotOut() {
-        assertThat(Prescription.of(block(2), 0, 0))
-                .extracting(Prescription::letter)
+        assertThat(PrescribedSets.of(block(2), 0, 0))
+                .extracting(PrescribedSets::letter)
                 .containsExactly("A");
-        assertThat(Prescription.of(block(2), 0, 1))
-                .extracting(Prescription::letter)
+        assertThat(PrescribedSets.of(block(2), 0, 1))
+                .extracting(PrescribedSets::letter)
                 .containsExactly("A", "B");
     }
 

@@ -38,8 +38,8 @@ class GymTest {
                     new Piece(Implement.STONE, "big", Mass.ofKg(140))),
             List.of(new Stack("press", "leg-press", Mass.ofKg(20), Mass.ofKg(10), Mass.ofKg(105))));
 
-    private static Optional<Loads> loads(Implement implement, String lift, boolean pins) {
-        return GYM.loads(new Need(implement, lift, pins), Loader::of);
+    private static Optional<AvailableLoads> loads(Implement implement, String lift, boolean pins) {
+        return GYM.loads(new Need(implement, lift, pins), BarLoads::of);
     }
 
     @Test
@@ -58,10 +58,10 @@ class GymTest {
 
     @Test
     void anOddPlateStaysOnTheRackAndHandlesNeedFourOfAKind() {
-        Loads bar = loads(Implement.BARBELL, "deadlift", false).orElseThrow();
+        AvailableLoads bar = loads(Implement.BARBELL, "deadlift", false).orElseThrow();
         // 20 kg bar, 5 kg of collars, two of the five twenties and two of the four fives a side
         assertThat(bar.heaviest()).isEqualTo(Mass.ofKg(25 + 2 * (2 * 20 + 2 * 5)));
-        Loads handle = loads(Implement.HANDLES, "farmers-walk", false).orElseThrow();
+        AvailableLoads handle = loads(Implement.HANDLES, "farmers-walk", false).orElseThrow();
         // one handle: 12 kg and no collars, one twenty and one five on each of its ends
         assertThat(handle.heaviest()).isEqualTo(Mass.ofKg(12 + 2 * (20 + 5)));
         assertThat(loads(Implement.YOKE, "yoke-walk", false).orElseThrow().lightest())
@@ -70,7 +70,7 @@ class GymTest {
 
     @Test
     void dumbbellsCountWhatTheyReallyWeigh() {
-        Loads row = loads(Implement.DUMBBELL, "dumbbell-press", false).orElseThrow();
+        AvailableLoads row = loads(Implement.DUMBBELL, "dumbbell-press", false).orElseThrow();
         assertThat(row.loads()).containsExactly(Mass.ofKg(12), Mass.ofKg(23), Mass.ofKg(34));
         Fit fit = row.fit(Mass.ofKg(22), Rounding.DOWN);
         assertThat(fit.load()).isEqualTo(Mass.ofKg(12));
@@ -84,7 +84,7 @@ class GymTest {
 
     @Test
     void aStackEndsAtItsLastWholeStep() {
-        Loads stack = loads(Implement.MACHINE, "leg-press", false).orElseThrow();
+        AvailableLoads stack = loads(Implement.MACHINE, "leg-press", false).orElseThrow();
         assertThat(stack.heaviest()).isEqualTo(Mass.ofKg(100));
         assertThat(stack.round(Mass.ofKg(46), Rounding.NEAREST)).isEqualTo(Mass.ofKg(50));
         assertThat(loads(Implement.MACHINE, "leg-curl", false)).isEmpty();
@@ -93,8 +93,8 @@ class GymTest {
     @Test
     void aBeltCarriesWholePoundsWhereAllPlatesAreInPounds() {
         Gym pounds = new Gym("lb", Mass.ZERO, Map.of(Plate.of("25", MassUnit.LB), 2), List.of(), List.of(), List.of());
-        Loads belt =
-                pounds.loads(new Need(Implement.BODY, "dip", false), Loader::of).orElseThrow();
+        AvailableLoads belt = pounds.loads(new Need(Implement.BODY, "dip", false), BarLoads::of)
+                .orElseThrow();
         assertThat(belt.round(Mass.ofLb(25), Rounding.NEAREST)).isEqualTo(Mass.ofLb(25));
         assertThat(belt.round(Mass.ofKg(10), Rounding.DOWN)).isEqualTo(Mass.ofLb(22));
     }
@@ -109,7 +109,7 @@ class GymTest {
 
     @Test
     void theRampUpARowTakesLighterPiecesOnly() {
-        Loads row = loads(Implement.DUMBBELL, "dumbbell-press", false).orElseThrow();
+        AvailableLoads row = loads(Implement.DUMBBELL, "dumbbell-press", false).orElseThrow();
         Ramp ramp = RampPlanner.plan(row, Mass.ofKg(34));
         assertThat(ramp.steps()).extracting(RampStep::load).containsExactly(Mass.ofKg(12), Mass.ofKg(23));
         Ramp stone =

@@ -17,18 +17,18 @@ public final class Kits {
     private Kits() {}
 
     /** A well-stocked gym in kg. */
-    public static Loader kg() {
-        return Loader.of(new Kit(BAR_20, Mass.ZERO, plates(KG, "25:4 20:2 15:2 10:2 5:2 2.5:2 1.25:2")));
+    public static BarLoads kg() {
+        return BarLoads.of(new BarKit(BAR_20, Mass.ZERO, plates(KG, "25:4 20:2 15:2 10:2 5:2 2.5:2 1.25:2")));
     }
 
     /** A well-stocked gym in lb. */
-    public static Loader lb() {
-        return Loader.of(new Kit(BAR_45_LB, Mass.ZERO, plates(LB, "45:5 35:1 25:1 10:2 5:2 2.5:1")));
+    public static BarLoads lb() {
+        return BarLoads.of(new BarKit(BAR_45_LB, Mass.ZERO, plates(LB, "45:5 35:1 25:1 10:2 5:2 2.5:1")));
     }
 
     /** A gym in lb with pairs of 45s, 25s and less. */
-    public static Loader lbOf45s() {
-        return Loader.of(new Kit(BAR_45_LB, Mass.ZERO, plates(LB, "45:6 25:4 10:4 5:4 2.5:4")));
+    public static BarLoads lbOf45s() {
+        return BarLoads.of(new BarKit(BAR_45_LB, Mass.ZERO, plates(LB, "45:6 25:4 10:4 5:4 2.5:4")));
     }
 
     /** Plates as {@code mass:pairs} separated by spaces. */
@@ -46,7 +46,7 @@ public final class Kits {
     }
 
     /** A 20 kg bar without collars and these plates in kg. */
-    public static Loader bar20(String plates) {
-        return Loader.of(new Kit(BAR_20, Mass.ZERO, plates(KG, plates)));
+    public static BarLoads bar20(String plates) {
+        return BarLoads.of(new BarKit(BAR_20, Mass.ZERO, plates(KG, plates)));
     }
 }

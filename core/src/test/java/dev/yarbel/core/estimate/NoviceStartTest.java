@@ -6,8 +6,8 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.estimate.NoviceStart.Step;
 import dev.yarbel.core.estimate.NoviceStart.TestSet;
 import dev.yarbel.core.measure.Mass;
@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 
 class NoviceStartTest {
 
-    private static final Loads KIT = Kits.kg();
+    private static final AvailableLoads KIT = Kits.kg();
 
     private static TestSet set(String kg, String effort) {
         return new TestSet(Mass.of(kg, MassUnit.KG), Effort.parse(effort));
@@ -62,7 +62,7 @@ class NoviceStartTest {
 
     @Test
     void theKitOrTheDayMayEndFirst() {
-        Loads bare = Kits.bar20("");
+        AvailableLoads bare = Kits.bar20("");
         assertThat(NoviceStart.next(List.of(set("20", "easy")), bare, RepCurve.DEFAULT))
                 .isInstanceOf(Step.Ended.class);
     }

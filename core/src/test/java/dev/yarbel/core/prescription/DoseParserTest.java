@@ -539,21 +539,21 @@ class DoseParserTest {
                 Arbitraries.just(LoadBasis.FEEL));
     }
 
-    private static Arbitrary<Changing> changing() {
+    private static Arbitrary<AccommodatingResistance> changing() {
         return Combinators.combine(
-                        Arbitraries.of(Changing.Kind.class),
+                        Arbitraries.of(AccommodatingResistance.Kind.class),
                         Arbitraries.integers().between(1, 100),
                         Arbitraries.integers().between(0, 100),
                         Arbitraries.of(MassUnit.class))
-                .as((kind, least, more, unit) -> kind == Changing.Kind.REVERSE
-                        ? new Changing(kind, quarters(least + more, unit), quarters(least, unit), unit)
-                        : new Changing(kind, quarters(least, unit), quarters(least + more, unit), unit));
+                .as((kind, least, more, unit) -> kind == AccommodatingResistance.Kind.REVERSE
+                        ? new AccommodatingResistance(kind, quarters(least + more, unit), quarters(least, unit), unit)
+                        : new AccommodatingResistance(kind, quarters(least, unit), quarters(least + more, unit), unit));
     }
 
     private static Arbitrary<Details> details() {
         Arbitrary<String> texts = Arbitraries.of("chest up", "slow off the floor", "ça va; 5x5, then rest");
         return Combinators.combine(
-                        Arbitraries.of(Manner.class).set().ofMaxSize(3),
+                        Arbitraries.of(SetModifier.class).set().ofMaxSize(3),
                         Arbitraries.integers()
                                 .between(1, 1800)
                                 .map(Duration::ofSeconds)
@@ -564,9 +564,9 @@ class DoseParserTest {
                         texts.optional())
                 .as((manners, rest, tempo, worn, cue, why) -> {
                     List<Worn> kit = List.copyOf(worn);
-                    Set<Manner> meant = new HashSet<>(manners);
+                    Set<SetModifier> meant = new HashSet<>(manners);
                     if (rest.isPresent()) {
-                        meant.remove(Manner.FREE_REST);
+                        meant.remove(SetModifier.FREE_REST);
                     }
                     return new Details(
                             meant,

@@ -3,9 +3,9 @@ package dev.yarbel.core.ramp;
 import static dev.yarbel.core.measure.MassUnit.KG;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
@@ -38,7 +38,7 @@ class RampBruteForceTest {
 
     @Property(tries = 800)
     void noRampIsBetter(@ForAll("smallKits") Map<Plate, Integer> pairs, @ForAll @IntRange(min = 1, max = 60) int pick) {
-        Loader loader = Loader.of(new Kit(Kits.BAR_20, Mass.ZERO, PlateSet.of(pairs)));
+        BarLoads loader = BarLoads.of(new BarKit(Kits.BAR_20, Mass.ZERO, PlateSet.of(pairs)));
         List<Mass> loads = loader.loads();
         Mass top = loads.get(pick % loads.size());
         Assume.that(top.isGreaterThan(Mass.ofKg(20)));

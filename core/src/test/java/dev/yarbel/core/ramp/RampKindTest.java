@@ -3,8 +3,8 @@ package dev.yarbel.core.ramp;
 import static dev.yarbel.core.measure.MassUnit.KG;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -31,7 +31,7 @@ class RampKindTest {
 
     @Property
     void anEvenRampOnlyAddsAndEndsNearItsTopOrSaysWhyNot(@ForAll @IntRange(min = 50, max = 300) int kg) {
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         Mass top = loader.round(Mass.ofKg(kg), Rounding.NEAREST);
         Ramp ramp = RampPlanner.plan(loader, top, RampKind.EVEN);
         assertThat(ramp.top().total()).isEqualTo(top);
@@ -49,7 +49,7 @@ class RampKindTest {
 
     @Property
     void aWarmRampIsTheEndOfTheWholeOne(@ForAll @IntRange(min = 30, max = 300) int kg) {
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         Mass top = loader.round(Mass.ofKg(kg), Rounding.NEAREST);
         List<RampStep> whole = RampPlanner.plan(loader, top).steps();
         List<RampStep> warm = RampPlanner.plan(loader, top, RampKind.WARM).steps();
@@ -80,7 +80,7 @@ class RampKindTest {
     /** Three tens at 40 % used to get four warm-ups. */
     @Property
     void lightWorkGetsOneOrTwo(@ForAll @IntRange(min = 40, max = 200) int kg) {
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         Mass top = loader.round(Mass.ofKg(kg), Rounding.NEAREST);
         assertThat(RampPlanner.plan(loader, top, RampKind.LIGHT).steps()).hasSizeBetween(1, 2);
         assertThat(RampPlanner.plan(loader, top, RampKind.LIGHT, Start.COLD.fromTheFloor(true))

@@ -5,10 +5,10 @@ import static dev.yarbel.core.measure.MassUnit.LB;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.yarbel.core.equipment.Kit;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
@@ -52,7 +52,7 @@ class RampPlannerTest {
     /** Common practice, no source: towards 600 the steps after 365 are 90, 75, 40, 30, each smaller than the last. */
     @Test
     void towardsSixHundredPoundsTheStepsShrinkToo() {
-        Loader loader = Kits.lb();
+        BarLoads loader = Kits.lb();
         Ramp ramp = RampPlanner.plan(loader, loader.round(Mass.ofLb(550), Rounding.NEAREST));
         List<Mass> loads = allLoads(ramp);
         Mass top = loads.get(loads.size() - 1);
@@ -104,7 +104,7 @@ class RampPlannerTest {
 
     @Property(tries = 200)
     void everyStepCanBeLoadedAndRisesAndRepetitionsNeverDo(@ForAll @IntRange(min = 8, max = 130) int steps) {
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         Ramp ramp = RampPlanner.plan(loader, Mass.of("2.5", KG).times(steps));
         List<Mass> loads = allLoads(ramp);
         assertThat(loads).doesNotHaveDuplicates().isSorted().allMatch(loader::canLoad);
@@ -127,7 +127,7 @@ class RampPlannerTest {
     @ParameterizedTest
     @CsvSource({"135,45", "225,45 45", "315,45 45 45", "405,45 45 45 45", "185,45 10 10 5|45 25"})
     void poundsAreLoadedAsEverybodyLoadsThem(int lb, String plates) {
-        for (Loader gym : List.of(Kits.lb(), Kits.lbOf45s())) {
+        for (BarLoads gym : List.of(Kits.lb(), Kits.lbOf45s())) {
             Ramp ramp = RampPlanner.plan(gym, Mass.ofLb(lb));
             assertThat(plates.split("\\|"))
                     .contains(ramp.top().stack().plates().stream()
@@ -145,7 +145,7 @@ class RampPlannerTest {
     /** Below about 70 % of the top a step is a big plate a side, wherever one fits. */
     @Property(tries = 200)
     void lightStepsAreBigPlates(@ForAll boolean pounds, @ForAll @IntRange(min = 40, max = 110) int steps) {
-        Loader gym = pounds ? Kits.lbOf45s() : Kits.kg();
+        BarLoads gym = pounds ? Kits.lbOf45s() : Kits.kg();
         Mass top = pounds ? Mass.ofLb(5L * steps) : Mass.of("2.5", KG).times(steps);
         Mass big = pounds ? Mass.ofLb(45) : Mass.ofKg(20);
         List<Mass> loads = allLoads(RampPlanner.plan(gym, top));
@@ -154,7 +154,7 @@ class RampPlannerTest {
         }
     }
 
-    static Stream<Loader> richGyms() {
+    static Stream<BarLoads> richGyms() {
         return Stream.of(Kits.kg(), Kits.lb(), Kits.lbOf45s(), Kits.bar20("25:6 20:1 15:1 10:1 5:1 2.5:1 1.25:1"));
     }
 
@@ -164,7 +164,7 @@ class RampPlannerTest {
      */
     @ParameterizedTest
     @MethodSource("richGyms")
-    void noBarIsFullOfSmallPlates(Loader gym) {
+    void noBarIsFullOfSmallPlates(BarLoads gym) {
         Mass most = Mass.ofKg(260);
         for (Mass top : gym.loads()) {
             if (top.isGreaterThan(gym.lightest().plus(Mass.ofKg(20))) && top.isLessThan(most)) {
@@ -172,10 +172,10 @@ class RampPlannerTest {
                 assertThat(ramp.remarks())
                         .as("%s", loads(ramp))
                         .doesNotContain(Ramp.Remark.STRIPS, Ramp.Remark.LAST_STEP_OUT_OF_RANGE);
-                List<Loading> loadings = new ArrayList<>(
+                List<LoadedBar> loadings = new ArrayList<>(
                         ramp.steps().stream().map(RampStep::loading).toList());
                 loadings.add(ramp.top());
-                for (Loading loading : loadings) {
+                for (LoadedBar loading : loadings) {
                     assertThat(loading.stack().size())
                             .as("%s", loading.total())
                             .isLessThanOrEqualTo(gym.fewestPlates(loading.total()) + 2);
@@ -189,7 +189,7 @@ class RampPlannerTest {
     @Property(tries = 200)
     void aLiftThatIsWarmGoesOnFromWhatIsOnTheBar(
             @ForAll @IntRange(min = 24, max = 100) int warm, @ForAll @IntRange(min = 1, max = 40) int more) {
-        Loader gym = Kits.kg();
+        BarLoads gym = Kits.kg();
         Mass done = Mass.of("2.5", KG).times(warm);
         Mass top = done.plus(Mass.of("2.5", KG).times(more));
         PlateStack on = gym.fit(done, Rounding.NEAREST).loading().stack();
@@ -215,7 +215,7 @@ class RampPlannerTest {
     @Property(tries = 200)
     void theWayDownCounts(
             @ForAll @IntRange(min = 40, max = 100) int steps, @ForAll @IntRange(min = 10, max = 30) int off) {
-        Loader gym = Kits.kg();
+        BarLoads gym = Kits.kg();
         Mass top = Mass.of("2.5", KG).times(steps);
         Mass down = gym.round(top.times(Percent.of(100L - off)), Rounding.NEAREST);
         Ramp alone = RampPlanner.plan(gym, top);
@@ -223,7 +223,7 @@ class RampPlannerTest {
         assertThat(handledWith(gym, both, down)).isLessThanOrEqualTo(handledWith(gym, alone, down) + 2);
     }
 
-    private static int handledWith(Loader gym, Ramp ramp, Mass down) {
+    private static int handledWith(BarLoads gym, Ramp ramp, Mass down) {
         PlateStack top = ramp.top().stack();
         return ramp.handled(PlateStack.EMPTY)
                 + top.handledFor(gym.fit(down, Rounding.NEAREST, top).loading().stack());
@@ -254,8 +254,8 @@ class RampPlannerTest {
         assertThat(RampPlanner.plan(Kits.kg(), Mass.ofKg(50), RampKind.SHRINKING, PULL)
                         .remarks())
                 .contains(Ramp.Remark.ON_BLOCKS);
-        Loader bumpers = Loader.of(
-                new Kit(Kits.BAR_20, Mass.ZERO, PlateSet.of(Map.of(new Plate(Mass.ofKg(10), KG, false, true), 2))));
+        BarLoads bumpers = BarLoads.of(
+                new BarKit(Kits.BAR_20, Mass.ZERO, PlateSet.of(Map.of(new Plate(Mass.ofKg(10), KG, false, true), 2))));
         Ramp light = RampPlanner.plan(bumpers, Mass.ofKg(40), RampKind.SHRINKING, PULL);
         assertThat(light.remarks()).doesNotContain(Ramp.Remark.ON_BLOCKS);
         assertThat(light.top().stack().isFullHeight()).isTrue();
@@ -266,7 +266,7 @@ class RampPlannerTest {
     /** 120 % lowered by somebody of 129 kg used to be warmed up by 130 and 150, alone. */
     @Property(tries = 100)
     void overMaxWorkIsWarmedUpByWhatTheLifterCanDo(@ForAll @IntRange(min = 60, max = 200) int max) {
-        Loader gym = Kits.kg();
+        BarLoads gym = Kits.kg();
         Mass ability = Mass.ofKg(max).times(Percent.of(93));
         Mass top = gym.round(Mass.ofKg(max).times(Percent.of(120)), Rounding.NEAREST);
         Ramp ramp = RampPlanner.beyond(gym, top, ability, Start.COLD);

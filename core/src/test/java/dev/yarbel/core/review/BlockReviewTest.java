@@ -27,8 +27,8 @@ import dev.yarbel.core.session.References;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.shape.Taper;
+import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Habit;
-import dev.yarbel.core.tally.Reckoning;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -83,7 +83,7 @@ class BlockReviewTest {
                 block,
                 projection,
                 resolver,
-                Reckoning.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
+                BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
                 Catalogue.STANDARD,
                 facts);
     }

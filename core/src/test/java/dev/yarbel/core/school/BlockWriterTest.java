@@ -19,9 +19,9 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
@@ -502,7 +502,7 @@ class BlockWriterTest {
 
     private static Optional<Percent> straightShare(Dose dose) {
         Part part = dose.first();
-        return part.basis() instanceof LoadBasis.Share share && !part.is(Manner.SPEED)
+        return part.basis() instanceof LoadBasis.Share share && !part.is(SetModifier.SPEED)
                 ? Optional.of(share.percent())
                 : Optional.empty();
     }

@@ -15,7 +15,7 @@ import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.References;
 import dev.yarbel.core.session.Resolver;
@@ -129,7 +129,7 @@ final class Drawings {
         for (int week = 0; week < block.weeks(); week++) {
             String cell = "-";
             for (int i = 0; i < projection.prescriptions(d, week).size(); i++) {
-                Prescription asked = projection.prescriptions(d, week).get(i);
+                PrescribedSets asked = projection.prescriptions(d, week).get(i);
                 if (asked.letter().equals(slot.letter()) && asked.firstSet() == 1) {
                     String load = projection
                             .loads(d, week)

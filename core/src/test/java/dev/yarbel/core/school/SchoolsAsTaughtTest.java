@@ -11,13 +11,13 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.session.PredictedEffort;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -30,7 +30,8 @@ import org.junit.jupiter.api.Test;
 /** What the schools are known for; all figures common practice, no source. */
 class SchoolsAsTaughtTest {
 
-    private static final Changing CHAINS = new Changing(Changing.Kind.CHAINS, Mass.ZERO, Mass.ofKg(20), MassUnit.KG);
+    private static final AccommodatingResistance CHAINS =
+            new AccommodatingResistance(AccommodatingResistance.Kind.CHAINS, Mass.ZERO, Mass.ofKg(20), MassUnit.KG);
 
     private static List<Dose> doses(Block block, String lift, String reason) {
         return block.days().stream()
@@ -50,7 +51,7 @@ class SchoolsAsTaughtTest {
                 doses(block, "bench-press", "SPEED").stream().map(Dose::first).toList();
         assertThat(speed).isNotEmpty().allSatisfy(part -> {
             assertThat(part.reps()).isEqualTo(3);
-            assertThat(part.is(Manner.SPEED)).isTrue();
+            assertThat(part.is(SetModifier.SPEED)).isTrue();
             assertThat(part.percent().orElseThrow()).isBetween(Percent.of(60), Percent.of(75));
         });
         List<Duration> rests =
@@ -65,10 +66,13 @@ class SchoolsAsTaughtTest {
         Block block = Drawings.draw(
                 Drawings.request(Drawings.all(School.GOAL_CYCLE, Lift.BENCH_PRESS), 10, List.of(0, 3), 0));
         TrainingDay day = block.days().get(0);
-        assertThat(circuit(block, 0)).hasSize(4).extracting(Prescription::group).containsOnly("C");
+        assertThat(circuit(block, 0))
+                .hasSize(4)
+                .extracting(PrescribedSets::group)
+                .containsOnly("C");
         assertThat(circuit(block, 6))
                 .hasSizeBetween(1, 3)
-                .extracting(Prescription::group)
+                .extracting(PrescribedSets::group)
                 .doesNotHaveDuplicates();
         assertThat(circuit(block, 9)).isEmpty();
         assertThat(day.slots().stream().filter(slot -> slot.doses().get(9).isPresent()))
@@ -76,8 +80,8 @@ class SchoolsAsTaughtTest {
                 .containsExactly("1x1 100% goal");
     }
 
-    private static List<Prescription> circuit(Block block, int week) {
-        return Prescription.of(block, 0, week).stream()
+    private static List<PrescribedSets> circuit(Block block, int week) {
+        return PrescribedSets.of(block, 0, week).stream()
                 .filter(asked -> asked.letter().startsWith("C"))
                 .toList();
     }

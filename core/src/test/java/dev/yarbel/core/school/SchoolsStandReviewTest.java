@@ -14,9 +14,9 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.progress.ShrinkingSteps;
@@ -28,13 +28,13 @@ import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.PredictedEffort;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.core.shape.Taper;
-import dev.yarbel.core.tally.Reckoning;
+import dev.yarbel.core.tally.BlockTally;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -147,7 +147,7 @@ class SchoolsStandReviewTest {
                 block,
                 projection,
                 resolver,
-                Reckoning.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
+                BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
                 Catalogue.STANDARD,
                 facts);
         // daily practice is not for the very strong, and they are told
@@ -167,7 +167,7 @@ class SchoolsStandReviewTest {
         Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
         for (int week = 0; week < block.weeks(); week++) {
             for (int day = 0; day < block.days().size(); day++) {
-                List<Prescription> asked = projection.prescriptions(day, week);
+                List<PrescribedSets> asked = projection.prescriptions(day, week);
                 for (int i = 0; i < asked.size(); i++) {
                     Part part = asked.get(i).part();
                     Optional<Mass> load = projection.loads(day, week).get(i) instanceof ResolvedLoad.Known known
@@ -282,7 +282,7 @@ class SchoolsStandReviewTest {
         Block block = drawn.block();
         // what rounding down takes off is the coach's rule
         Resolver resolver = new Case(drawn.request(), drawn.mastery(), drawn.kit(), Rounding.UP).resolver();
-        Reckoning reckoning = Reckoning.of(
+        BlockTally reckoning = BlockTally.of(
                 block,
                 Projection.of(block, resolver, Projection.Log.NONE),
                 resolver,
@@ -309,7 +309,7 @@ class SchoolsStandReviewTest {
     private static Optional<LoadBasis.Share> straight(Dose dose) {
         Part part = dose.first();
         return part.basis() instanceof LoadBasis.Share share
-                        && !part.is(Manner.SPEED)
+                        && !part.is(SetModifier.SPEED)
                         && part.work() instanceof Work.Straight
                 ? Optional.of(share)
                 : Optional.empty();

@@ -13,10 +13,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class AmendmentTest {
 
-    private static final List<Prescription> DAY = List.of(
-            Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 5x5 -20%")).get(0),
-            Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 5x5 -20%")).get(1),
-            new Prescription("B", Lift.BENCH_PRESS, Dose.parse("3x8 70%")));
+    private static final List<PrescribedSets> DAY = List.of(
+            PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 @8 then 5x5 -20%")).get(0),
+            PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 @8 then 5x5 -20%")).get(1),
+            new PrescribedSets("B", Lift.BENCH_PRESS, Dose.parse("3x8 70%")));
 
     private static List<String> after(String... amendments) {
         return Amended.of(

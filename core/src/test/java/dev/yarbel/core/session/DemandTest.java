@@ -11,7 +11,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.record.LiftedSet;
@@ -33,7 +33,7 @@ class DemandTest {
         return lifter(lift, max, Map.of());
     }
 
-    private static Resolver lifter(Lift lift, long max, Map<Changing, Mass> bests) {
+    private static Resolver lifter(Lift lift, long max, Map<AccommodatingResistance, Mass> bests) {
         Optional<Mass> of = Optional.of(Mass.ofKg(max));
         LiftNumbers numbers = new LiftNumbers(of, of, RepCurve.DEFAULT)
                 .with(new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Map.of(), bests));
@@ -45,7 +45,7 @@ class DemandTest {
     }
 
     private static Mass load(Resolver resolver, Lift lift, String dose) {
-        return resolver.resolve(Prescription.of("A", lift, Dose.parse(dose)))
+        return resolver.resolve(PrescribedSets.of("A", lift, Dose.parse(dose)))
                 .get(0)
                 .load()
                 .orElseThrow();
@@ -69,7 +69,7 @@ class DemandTest {
     })
     void aRatingIsWorkedOutWhereTheLiftIsHardest(String lift, long max, String dose) {
         Part part = part(dose);
-        Changing changing = part.changing().orElseThrow();
+        AccommodatingResistance changing = part.changing().orElseThrow();
         Mass bar = load(lifter(new Lift(lift), max), new Lift(lift), dose);
         Mass plain = load(lifter(new Lift(lift), max), new Lift(lift), dose.replaceAll(" (\\+|reverse).*", ""));
         Mass step = Mass.of("1.25", MassUnit.KG);
@@ -85,7 +85,7 @@ class DemandTest {
     /** Common practice, no source: 143 kg for eight plainly, reverse bands that help with 23 kg: 166 kg on the bar. */
     @Test
     void aReverseBandRaisesTheBarByItsHelpAtTheBottom() {
-        Changing help = part("8 @8 reverse 23kg").changing().orElseThrow();
+        AccommodatingResistance help = part("8 @8 reverse 23kg").changing().orElseThrow();
         assertThat(Demand.of(part("1x8 100kg reverse 23kg"), LiftNumbers.NONE).bar(Mass.ofKg(143)))
                 .isEqualTo(Mass.ofKg(166));
         assertThat(help.atBottom(Mass.ofKg(166))).isEqualTo(Mass.ofKg(143));
@@ -127,7 +127,7 @@ class DemandTest {
 
     @Test
     void aPercentageHangsOnTheSetUpsOwnBestOnceThereIsOne() {
-        Changing chains = part("1 @8 +chains 30kg").changing().orElseThrow();
+        AccommodatingResistance chains = part("1 @8 +chains 30kg").changing().orElseThrow();
         Resolver resolver = lifter(Lift.SQUAT, 200, Map.of(chains, Mass.ofKg(150)));
         assertThat(load(resolver, Lift.SQUAT, "3x3 80% +chains 30kg")).isEqualTo(Mass.ofKg(120));
         assertThat(load(resolver, Lift.SQUAT, "1 @10 +chains 30kg")).isEqualTo(Mass.ofKg(150));
@@ -159,7 +159,7 @@ class DemandTest {
                 LocalDate.of(2026, 3, 2),
                 AskedDay.parse("A\tsquat\t3x3 70% +chains 30kg at top"),
                 List.of(new DoneSet(TaskKey.work("A", 1), triple)));
-        Map<Changing, Mass> bests = OwnBests.of(past, Lift.SQUAT, RepCurve.DEFAULT);
+        Map<AccommodatingResistance, Mass> bests = OwnBests.of(past, Lift.SQUAT, RepCurve.DEFAULT);
         assertThat(bests).containsOnlyKeys(part("1 @8 +chains 30kg").changing().orElseThrow());
         assertThat(bests.values().iterator().next().format(MassUnit.KG, 1)).isEqualTo("155.3 kg");
         assertThat(Best.of(past, Lift.SQUAT, past.get(0).kind(), false, 3, Rpe.LIMIT))
@@ -227,12 +227,12 @@ class DemandTest {
     @Test
     void aLiftAfterAHardOneOfTheSameMusclesStartsLower() {
         Resolver resolver = lifter(Lift.SQUAT, 200);
-        List<Prescription> alone = Prescription.of("B", Lift.SQUAT, Dose.parse("3x5 @8"));
-        List<Prescription> after = Prescription.tiring(
-                List.of(new Prescription("A", new Lift("paused-squat"), Dose.parse("3x5 80%")), alone.get(0)),
+        List<PrescribedSets> alone = PrescribedSets.of("B", Lift.SQUAT, Dose.parse("3x5 @8"));
+        List<PrescribedSets> after = PrescribedSets.tiring(
+                List.of(new PrescribedSets("A", new Lift("paused-squat"), Dose.parse("3x5 80%")), alone.get(0)),
                 resolver.catalogue());
-        List<Prescription> light = Prescription.tiring(
-                List.of(new Prescription("A", new Lift("paused-squat"), Dose.parse("3x5 50%")), alone.get(0)),
+        List<PrescribedSets> light = PrescribedSets.tiring(
+                List.of(new PrescribedSets("A", new Lift("paused-squat"), Dose.parse("3x5 50%")), alone.get(0)),
                 resolver.catalogue());
         assertThat(after.get(1).tired()).isTrue();
         assertThat(light.get(1).tired()).isFalse();

@@ -93,7 +93,7 @@ class NumbersTest {
     @Test
     void anotherWorkingMaxOfTheParentMovesTheVariationsLoads() {
         Resolver resolver = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, numbers(Map.of(Lift.SQUAT, SQUAT)));
-        List<Prescription> day = List.of(new Prescription("A", FRONT, Dose.parse("3x5 80%")));
+        List<PrescribedSets> day = List.of(new PrescribedSets("A", FRONT, Dose.parse("3x5 80%")));
         assertThat(resolver.resolve(day).get(0).load()).contains(Mass.ofKg(120));
         assertThat(resolver.with(Lift.SQUAT, n -> n.withWorkingMax(Mass.ofKg(220)))
                         .resolve(day)
@@ -106,9 +106,9 @@ class NumbersTest {
     void withoutKitForALiftNoLoadCanBeSaid() {
         Resolver resolver =
                 new Resolver(lift -> Optional.empty(), Rounding.NEAREST, numbers(Map.of(Lift.SQUAT, SQUAT)));
-        List<Prescription> day = List.of(
-                new Prescription("A", Lift.SQUAT, Dose.parse("3x5 80%")),
-                new Prescription("B", Lift.SQUAT, Dose.parse("3x5 -10%")));
+        List<PrescribedSets> day = List.of(
+                new PrescribedSets("A", Lift.SQUAT, Dose.parse("3x5 80%")),
+                new PrescribedSets("B", Lift.SQUAT, Dose.parse("3x5 -10%")));
         assertThat(resolver.resolve(day))
                 .containsExactly(
                         new ResolvedLoad.Unknown(ResolvedLoad.Why.NO_KIT),

@@ -44,14 +44,14 @@ class OnTheFloorTest {
         return new LiftNumbers(Optional.of(Mass.ofKg(workingMax)), Optional.of(Mass.ofKg(estimate)), RepCurve.DEFAULT);
     }
 
-    private final List<Prescription> day = new ArrayList<>();
+    private final List<PrescribedSets> day = new ArrayList<>();
     private final List<DoneSet> done = new ArrayList<>();
     private final List<Amendment> amendments = new ArrayList<>();
     private boolean even;
     private Set<Lift> held = Set.of();
 
     private OnTheFloorTest slot(String letter, Lift lift, String dose) {
-        day.addAll(Prescription.of(letter, lift, Dose.parse(dose)));
+        day.addAll(PrescribedSets.of(letter, lift, Dose.parse(dose)));
         return this;
     }
 
@@ -285,7 +285,7 @@ class OnTheFloorTest {
     @Test
     void aSlotDoneEarlyIsCold() {
         slot("A", Lift.SQUAT, "1 @8").slot("B", new Lift("front-squat"), "3x3 100kg");
-        List<Prescription> today = List.copyOf(day);
+        List<PrescribedSets> today = List.copyOf(day);
         FloorRules now = new FloorRules(Catalogue.STANDARD, false, Set.of(), Optional.of("B"));
         SessionPlan plan = SessionPlan.of(LIFTER, now, Amended.of(today, List.of()), List.of());
         assertThat(plan.slots().get(1).ramp().orElseThrow().steps()).hasSizeGreaterThan(2);

@@ -9,10 +9,10 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -70,7 +70,7 @@ class ProjectionTest {
     private static final Resolver RESOLVER = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, NUMBERS);
 
     private static ResolvedLoad load(String dose) {
-        List<Prescription> day = Prescription.of("A", Lift.SQUAT, Dose.parse(dose));
+        List<PrescribedSets> day = PrescribedSets.of("A", Lift.SQUAT, Dose.parse(dose));
         List<ResolvedLoad> loads = RESOLVER.resolve(day);
         return loads.get(loads.size() - 1);
     }
@@ -110,22 +110,22 @@ class ProjectionTest {
     void bodyMassIsOnTheBeltOnlyAsFarAsItIsMoreThanTheBody(String lift, String dose, String kg) {
         KitInUse belt = any -> Optional.of(any.key().equals("pull-up") ? belt() : Kits.kg());
         Resolver resolver = new Resolver(belt, Rounding.NEAREST, NUMBERS);
-        assertThat(resolver.resolve(Prescription.of("A", new Lift(lift), Dose.parse(dose)))
+        assertThat(resolver.resolve(PrescribedSets.of("A", new Lift(lift), Dose.parse(dose)))
                         .get(0)
                         .load())
                 .isEqualTo(Optional.ofNullable(kg).map(figure -> Mass.of(figure, MassUnit.KG)));
     }
 
-    private static Loads belt() {
+    private static AvailableLoads belt() {
         return new Gym("Shed", Mass.ZERO, Map.of(), List.of(), List.of(), List.of())
-                .loads(Catalogue.STANDARD.of(new Lift("pull-up")).need(), Loader::of)
+                .loads(Catalogue.STANDARD.of(new Lift("pull-up")).need(), BarLoads::of)
                 .orElseThrow();
     }
 
     @Test
     void backOffsMayHangOnAnotherLiftsTop() {
-        List<Prescription> day = new ArrayList<>(Prescription.of("A", Lift.SQUAT, Dose.parse("1 150kg")));
-        day.addAll(Prescription.of("B", new Lift("front-squat"), Dose.parse("3x5 -40% of squat")));
+        List<PrescribedSets> day = new ArrayList<>(PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 150kg")));
+        day.addAll(PrescribedSets.of("B", new Lift("front-squat"), Dose.parse("3x5 -40% of squat")));
         assertThat(RESOLVER.resolve(day).get(1).load()).contains(Mass.ofKg(90));
     }
 
@@ -133,7 +133,7 @@ class ProjectionTest {
     @Test
     void backOffsOf22PercentFrom500Are390() {
         Resolver lb = new Resolver(KitInUse.of(Kits.lb()), Rounding.NEAREST, NUMBERS);
-        List<ResolvedLoad> loads = lb.resolve(Prescription.of("A", Lift.SQUAT, Dose.parse("1 500lb then 5x5 -22%")));
+        List<ResolvedLoad> loads = lb.resolve(PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 500lb then 5x5 -22%")));
         assertThat(loads.get(1).load()).contains(Mass.ofLb(390));
     }
 
@@ -154,7 +154,7 @@ class ProjectionTest {
                 "1 feel:BY_FEEL",
                 "1 -10%:NO_TOP_ABOVE")) {
             String[] parts = dose.split(":");
-            assertThat(nothing.resolve(Prescription.of("A", Lift.SQUAT, Dose.parse(parts[0]))))
+            assertThat(nothing.resolve(PrescribedSets.of("A", Lift.SQUAT, Dose.parse(parts[0]))))
                     .as(dose)
                     .containsExactly(new ResolvedLoad.Unknown(ResolvedLoad.Why.valueOf(parts[1])));
         }
@@ -188,7 +188,7 @@ class ProjectionTest {
 
     @Test
     void thePartsOfADoseNumberTheirSetsThrough() {
-        List<Prescription> parts = Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
+        List<PrescribedSets> parts = PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
         assertThat(parts.get(0).isAnsweredBy(TaskKey.work("A", 1))).isTrue();
         assertThat(parts.get(0).isAnsweredBy(TaskKey.work("A", 2))).isFalse();
         assertThat(parts.get(1).isAnsweredBy(TaskKey.work("A", 2))).isTrue();
@@ -203,7 +203,7 @@ class ProjectionTest {
     /** What was really lifted as the top leads its back-offs, within one slot as between two. */
     @Test
     void backOffsOfTheSameSlotHangOnWhatWasLifted() {
-        List<Prescription> parts = Prescription.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
+        List<PrescribedSets> parts = PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 @8 then 3x5 -20%"));
         List<DoneSet> done = List.of(new DoneSet(
                 TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(200), 1, new Effort.Rated(Rpe.of(8)))));
         assertThat(RESOLVER.resolve(parts, done).get(1).load()).contains(Mass.ofKg(160));
@@ -531,7 +531,7 @@ class ProjectionTest {
                 Numbers.of(Map.of(
                         Lift.BENCH_PRESS,
                         new LiftNumbers(Optional.of(Mass.ofKg(67)), Optional.empty(), RepCurve.DEFAULT))));
-        Mass load = light.resolve(Prescription.of("A", Lift.BENCH_PRESS, Dose.parse("3x3 122% partial")))
+        Mass load = light.resolve(PrescribedSets.of("A", Lift.BENCH_PRESS, Dose.parse("3x3 122% partial")))
                 .get(0)
                 .load()
                 .orElseThrow();

@@ -33,8 +33,8 @@ class ResolverTest {
                     Lift.SQUAT,
                     new LiftNumbers(Optional.of(Mass.ofKg(180)), Optional.of(Mass.ofKg(190)), RepCurve.DEFAULT))));
 
-    private static Prescription squat(String letter, String dose) {
-        return new Prescription(letter, Lift.SQUAT, Dose.parse(dose));
+    private static PrescribedSets squat(String letter, String dose) {
+        return new PrescribedSets(letter, Lift.SQUAT, Dose.parse(dose));
     }
 
     private static DoneSet done(String task, String kg, int reps, String effort) {
@@ -68,7 +68,7 @@ class ResolverTest {
     @Test
     void backOffsHangOnWhatWasLifted() {
         Resolver lb = new Resolver(KitInUse.of(Kits.lb()), Rounding.NEAREST, Numbers.of(Map.of()));
-        List<Prescription> day = List.of(squat("A", "1 @8"), squat("B", "5x5 -22%"));
+        List<PrescribedSets> day = List.of(squat("A", "1 @8"), squat("B", "5x5 -22%"));
         DoneSet top =
                 new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofLb(500), 1, Effort.parse("8")));
         assertThat(lb.resolve(day, List.of(top)).get(1).load()).contains(Mass.ofLb(390));
@@ -119,7 +119,7 @@ class ResolverTest {
     /** They used to be 140, 110 and 85: each hung on the one before it. */
     @Test
     void backOffsOfAMissedTopAllHangOnWhatWasMadeBeforeIt() {
-        List<Prescription> day = List.of(squat("A", "1 200kg"), squat("B", "5x5 -22%"));
+        List<PrescribedSets> day = List.of(squat("A", "1 200kg"), squat("B", "5x5 -22%"));
         List<DoneSet> done = new ArrayList<>(List.of(done("A.w3", "180", 1, "9"), done("A.1", "200", 0, "missed")));
         for (int set = 1; set <= 5; set++) {
             assertThat(KG_LIFTER.resolve(day, done).get(1).load())
@@ -132,7 +132,7 @@ class ResolverTest {
     /** 190, 180.5 and 171.5 by the plan; with 180 lifted in place of 190 the next is 171. */
     @Test
     void aSteppedDropFollowsTheSetThatWasReallyLifted() {
-        List<Prescription> day = List.of(squat("A", "1 200kg"), squat("B", "3x3 -5% each"));
+        List<PrescribedSets> day = List.of(squat("A", "1 200kg"), squat("B", "3x3 -5% each"));
         assertThat(steps(day, List.of())).containsExactly("190", "180", "172.5");
         List<DoneSet> lighter = List.of(done("A.1", "200", 1, "8"), done("B.1", "180", 3, "9"));
         assertThat(steps(day, lighter)).containsExactly("190", "170", "162.5");
@@ -140,7 +140,7 @@ class ResolverTest {
         assertThat(steps(day, asPlanned)).containsExactly("190", "180", "172.5");
     }
 
-    private static List<String> steps(List<Prescription> day, List<DoneSet> done) {
+    private static List<String> steps(List<PrescribedSets> day, List<DoneSet> done) {
         ResolvedLoad.Known known =
                 (ResolvedLoad.Known) KG_LIFTER.resolve(day, done).get(1);
         return known.steps().stream().map(fit -> fit.load().figure(KG, 2)).toList();
@@ -160,10 +160,10 @@ class ResolverTest {
 
     @Test
     void theLastTopOfTheLiftAboveIsTheOneThatCounts() {
-        List<Prescription> day = List.of(
+        List<PrescribedSets> day = List.of(
                 squat("A", "1 100kg"),
                 squat("B", "1 120kg"),
-                new Prescription("C", Lift.BENCH_PRESS, Dose.parse("1 80kg")),
+                new PrescribedSets("C", Lift.BENCH_PRESS, Dose.parse("1 80kg")),
                 squat("D", "3x5 -10%"));
         // 10 % below 120 kg, not below 100 and not below the bench press
         assertThat(KG_LIFTER.resolve(day).get(3).load()).contains(Mass.of("107.5", KG));
@@ -190,9 +190,9 @@ class ResolverTest {
     @Property(tries = 300)
     void aHeavierTopNeverMeansLighterBackOffs(
             @ForAll @IntRange(min = 8, max = 100) int steps, @ForAll @IntRange(min = 1, max = 60) int drop) {
-        List<Prescription> day = List.of(
+        List<PrescribedSets> day = List.of(
                 squat("A", "1 @8"),
-                new Prescription("B", Lift.SQUAT, Dose.of(5, 5, new LoadBasis.BelowTop(Percent.of(drop)))));
+                new PrescribedSets("B", Lift.SQUAT, Dose.of(5, 5, new LoadBasis.BelowTop(Percent.of(drop)))));
         Mass lighter = Mass.of("2.5", KG).times(steps);
         Mass heavier = lighter.plus(Mass.of("2.5", KG));
         assertThat(backOff(day, heavier))
@@ -200,14 +200,14 @@ class ResolverTest {
                 .isLessThanOrEqualTo(heavier);
     }
 
-    private static Mass backOff(List<Prescription> day, Mass top) {
+    private static Mass backOff(List<PrescribedSets> day, Mass top) {
         DoneSet done = new DoneSet(TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, top, 1, Effort.parse("8")));
         return KG_LIFTER.resolve(day, List.of(done)).get(1).load().orElseThrow();
     }
 
     @Test
     void theFloorKnowsWhatComesNextAndWhatMoved() {
-        List<Prescription> day = List.of(squat("A", "1 @8"), squat("B", "2x5 -22%"));
+        List<PrescribedSets> day = List.of(squat("A", "1 @8"), squat("B", "2x5 -22%"));
         SessionPlan before = SessionPlan.of(KG_LIFTER, day, List.of());
         assertThat(before.next().orElseThrow().key()).isEqualTo(TaskKey.warmUp("A", 1));
         assertThat(before.slots().get(0).ramp()).isPresent();
@@ -225,7 +225,7 @@ class ResolverTest {
 
     @Test
     void thePlatesToMoveStartFromTheBarThatWasReallyLifted() {
-        List<Prescription> day = List.of(squat("A", "1 @8"), squat("B", "1x5 -22%"));
+        List<PrescribedSets> day = List.of(squat("A", "1 @8"), squat("B", "1x5 -22%"));
         SessionPlan plan = SessionPlan.of(KG_LIFTER, day, List.of(done("A.1", "187.5", 1, "8")));
         SessionPlan.Task backOff = plan.next().orElseThrow();
         assertThat(backOff.before().mass().times(2)).isEqualTo(Mass.of("167.5", KG));
@@ -237,8 +237,8 @@ class ResolverTest {
     @Test
     void anotherLiftOnTheSameBarBeginsWithWhatIsOnIt() {
         Resolver two = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of()));
-        List<Prescription> day =
-                List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
+        List<PrescribedSets> day =
+                List.of(squat("A", "1 150kg"), new PrescribedSets("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
         SessionPlan.Task first = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")))
                 .next()
                 .orElseThrow();
@@ -252,8 +252,8 @@ class ResolverTest {
     void anotherLiftOnAnotherBarBeginsWithAnEmptyOne() {
         KitInUse bars = lift -> Optional.of(lift.equals(Lift.SQUAT) ? Kits.kg() : Kits.bar20("20:2 10:2"));
         Resolver two = new Resolver(bars, Rounding.NEAREST, Numbers.of(Map.of()));
-        List<Prescription> day =
-                List.of(squat("A", "1 150kg"), new Prescription("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
+        List<PrescribedSets> day =
+                List.of(squat("A", "1 150kg"), new PrescribedSets("B", Lift.BENCH_PRESS, Dose.parse("1 100kg")));
         SessionPlan plan = SessionPlan.of(two, day, List.of(done("A.1", "150", 1, "8")));
         assertThat(plan.next().orElseThrow().before()).isEqualTo(PlateStack.EMPTY);
     }

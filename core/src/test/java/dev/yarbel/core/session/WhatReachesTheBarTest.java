@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Kit;
 import dev.yarbel.core.equipment.Kits;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -60,7 +60,7 @@ class WhatReachesTheBarTest {
     };
 
     @Provide
-    Arbitrary<Loader> gyms() {
+    Arbitrary<BarLoads> gyms() {
         Arbitrary<String> kg = Combinators.combine(count(), count(), count(), count(), count(), count(), count())
                 .as((a, b, c, d, e, f, g) ->
                         "25:" + 2 * a + " 20:" + b + " 15:" + c + " 10:" + d + " 5:" + e + " 2.5:" + f + " 1.25:" + g);
@@ -68,17 +68,17 @@ class WhatReachesTheBarTest {
                 .as((a, b, c, d, e, f) ->
                         "45:" + 3 * a + " 35:" + b + " 25:" + c + " 10:" + d + " 5:" + e + " 2.5:" + f);
         return Arbitraries.oneOf(
-                kg.map(plates -> Loader.of(new Kit(Kits.BAR_20, Mass.ZERO, Kits.plates(KG, plates)))),
-                lb.map(plates -> Loader.of(new Kit(Kits.BAR_45_LB, Mass.ofLb(5), Kits.plates(LB, plates)))));
+                kg.map(plates -> BarLoads.of(new BarKit(Kits.BAR_20, Mass.ZERO, Kits.plates(KG, plates)))),
+                lb.map(plates -> BarLoads.of(new BarKit(Kits.BAR_45_LB, Mass.ofLb(5), Kits.plates(LB, plates)))));
     }
 
     private static Arbitrary<Integer> count() {
         return Arbitraries.integers().between(0, 2);
     }
 
-    private record Lifter(Resolver resolver, Mass max, Loader gym) {
+    private record Lifter(Resolver resolver, Mass max, BarLoads gym) {
 
-        static Lifter of(Loader gym, int kg, Rounding rounding) {
+        static Lifter of(BarLoads gym, int kg, Rounding rounding) {
             Mass max = Mass.ofKg(kg);
             LiftNumbers numbers =
                     new LiftNumbers(Optional.of(max.times(Percent.of(95))), Optional.of(max), RepCurve.DEFAULT);
@@ -94,7 +94,7 @@ class WhatReachesTheBarTest {
 
     @Property(tries = 600)
     void everythingCanBeLoadedAndRampsStayWithinTheLifter(
-            @ForAll("gyms") Loader gym,
+            @ForAll("gyms") BarLoads gym,
             @ForAll @IntRange(min = 40, max = 300) int max,
             @ForAll Rounding rounding,
             @ForAll boolean pull,
@@ -103,8 +103,8 @@ class WhatReachesTheBarTest {
             @ForAll @IntRange(min = 0, max = 12) int lifted) {
         Lifter lifter = Lifter.of(gym, max, rounding);
         Lift lift = pull ? Lift.DEADLIFT : Lift.SQUAT;
-        List<Prescription> day = new ArrayList<>(Prescription.of("A", lift, Dose.parse(DOSES[one])));
-        day.addAll(Prescription.of("B", lift, Dose.parse(DOSES[other])));
+        List<PrescribedSets> day = new ArrayList<>(PrescribedSets.of("A", lift, Dose.parse(DOSES[one])));
+        day.addAll(PrescribedSets.of("B", lift, Dose.parse(DOSES[other])));
         List<DoneSet> done = new ArrayList<>();
         SessionPlan plan = SessionPlan.of(lifter.resolver, day, done);
         for (int set = 0; set < lifted && plan.next().isPresent(); set++) {
@@ -117,7 +117,7 @@ class WhatReachesTheBarTest {
 
     /** Every fourth work set is missed. */
     private static DoneSet lift(Task task, int at) {
-        Mass load = task.loading().map(Loading::total).orElse(Mass.ofKg(20));
+        Mass load = task.loading().map(LoadedBar::total).orElse(Mass.ofKg(20));
         boolean missed = !task.key().warmUp() && at % 4 == 3;
         Effort effort = missed ? new Effort.Missed() : new Effort.Rated(Rpe.of(8));
         return new DoneSet(task.key(), new LiftedSet(task.lift(), load, missed ? 0 : task.reps(), effort));
@@ -160,12 +160,12 @@ class WhatReachesTheBarTest {
     /** However the sets of a day go, a back-off is never lighter than the same share of what was made before the top. */
     @Property(tries = 300)
     void noBackOffFallsBecauseASetWasMissed(
-            @ForAll("gyms") Loader gym,
+            @ForAll("gyms") BarLoads gym,
             @ForAll @IntRange(min = 80, max = 300) int max,
             @ForAll @IntRange(min = 5, max = 30) int drop,
             @ForAll List<Boolean> luck) {
         Lifter lifter = Lifter.of(gym, max, Rounding.NEAREST);
-        List<Prescription> day = Prescription.of("A", Lift.SQUAT, Dose.parse("1 90% then 5x5 -" + drop + "%"));
+        List<PrescribedSets> day = PrescribedSets.of("A", Lift.SQUAT, Dose.parse("1 90% then 5x5 -" + drop + "%"));
         Mass made = gym.round(lifter.max.times(Percent.of(80)), Rounding.NEAREST);
         List<DoneSet> done = new ArrayList<>(List.of(
                 new DoneSet(TaskKey.warmUp("A", 1), new LiftedSet(Lift.SQUAT, made, 1, new Effort.Rated(Rpe.of(7)))),

@@ -6,8 +6,8 @@ import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.session.LiftNumbers;
 import java.util.Optional;
@@ -137,7 +137,7 @@ class DeloadTest {
                         .isFalse();
                 assertThat(is.work() instanceof Work.ToLimit limit && limit.end() instanceof Work.Stop.Form)
                         .isFalse();
-                if (was.is(Manner.SPEED)) {
+                if (was.is(SetModifier.SPEED)) {
                     assertThat(is.basis()).isEqualTo(was.basis());
                 }
             }

@@ -17,7 +17,7 @@ import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.TaskKey;
@@ -35,8 +35,8 @@ class ExposureTest {
     private static final Resolver LIFTER = new Resolver(
             KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(Lift.SQUAT, MAX_200, Lift.DEADLIFT, MAX_200)));
 
-    private static Prescription squat(String letter, String dose) {
-        return new Prescription(letter, Lift.SQUAT, Dose.parse(dose));
+    private static PrescribedSets squat(String letter, String dose) {
+        return new PrescribedSets(letter, Lift.SQUAT, Dose.parse(dose));
     }
 
     private static DoneSet done(String task, String kg, int reps, String effort) {
@@ -69,10 +69,10 @@ class ExposureTest {
 
     @Test
     void aDayIsAsHeavyAsItsHeaviestWorkSetOfTheLift() {
-        List<Prescription> day = List.of(
+        List<PrescribedSets> day = List.of(
                 squat("A", "1 170kg"),
                 squat("B", "5x5 -20%"),
-                new Prescription("C", Lift.DEADLIFT, Dose.parse("1 190kg")));
+                new PrescribedSets("C", Lift.DEADLIFT, Dose.parse("1 190kg")));
         Exposure exposure = planned(LIFTER, day, Lift.SQUAT).orElseThrow();
         assertThat(exposure.heaviest()).isEqualTo(Mass.ofKg(170));
         assertThat(exposure.done()).isFalse();
@@ -130,7 +130,7 @@ class ExposureTest {
         "squat, 3x3 82.5%, false"
     })
     void spottersBelongToNearLimitSetsThatCanPin(String lift, String dose, boolean needed) {
-        Prescription prescription = new Prescription("A", new Lift(lift), Dose.parse(dose));
+        PrescribedSets prescription = new PrescribedSets("A", new Lift(lift), Dose.parse(dose));
         assertThat(Caution.needsSpotters(
                         Catalogue.STANDARD.of(prescription.lift()),
                         prescription,
@@ -140,7 +140,7 @@ class ExposureTest {
     }
 
     /** What a day's doses will expose a lift to, as work lines count it. */
-    private static Optional<Exposure> planned(Resolver resolver, List<Prescription> day, Lift lift) {
+    private static Optional<Exposure> planned(Resolver resolver, List<PrescribedSets> day, Lift lift) {
         List<ResolvedLoad> loads = resolver.resolve(day);
         Mass heaviest = Mass.ZERO;
         int hardReps = 0;

@@ -1,6 +1,6 @@
 package dev.yarbel.web.account;
 
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Secrets;
 import jakarta.servlet.http.HttpServletRequest;
@@ -59,13 +59,13 @@ public class Access {
     }
 
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
-    private final Moved moved;
+    private final FloorNotifier moved;
     /** What is told after a commit needs a transaction of its own. */
     private final TransactionTemplate apart;
 
     Access(
             FindByIndexNameSessionRepository<? extends Session> sessions,
-            Moved moved,
+            FloorNotifier moved,
             PlatformTransactionManager transactions) {
         this.sessions = sessions;
         this.moved = moved;

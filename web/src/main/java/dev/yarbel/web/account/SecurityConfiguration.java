@@ -1,7 +1,7 @@
 package dev.yarbel.web.account;
 
 import dev.yarbel.web.page.ContentPolicy;
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.OwnAddress;
 import dev.yarbel.web.page.StaticFiles;
 import jakarta.servlet.ServletException;
@@ -127,7 +127,7 @@ class SecurityConfiguration {
             HttpSecurity http,
             OwnAddress own,
             WhereTo whereTo,
-            Moved moved,
+            FloorNotifier moved,
             @Value("${yarbel.longest-session}") Duration longest)
             throws Exception {
         return http.csrf(csrf -> csrf.csrfTokenRepository(formTokens(own)))

@@ -10,9 +10,9 @@ import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.PlannedDay;
-import dev.yarbel.web.book.Standing;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.kit.PlannedNeeds;
 import dev.yarbel.web.page.ChangeKind;
@@ -79,7 +79,7 @@ public class Blocks implements PlannedNeeds {
      *
      * @param kit the gym its loads are made with
      */
-    public Optional<LifterBlock> current(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
+    public Optional<LifterBlock> current(LifterCard lifter, ZoneId zone, LifterRecord known, AvailableKit kit) {
         return open(
                 lifter,
                 zone,
@@ -95,10 +95,14 @@ public class Blocks implements PlannedNeeds {
 
     /** @param standing what the book knows of the lifter, with the log since a day at least */
     private Optional<LifterBlock> open(
-            LifterCard lifter, ZoneId zone, Optional<Long> number, AtHand kit, Function<LocalDate, Standing> standing) {
+            LifterCard lifter,
+            ZoneId zone,
+            Optional<Long> number,
+            AvailableKit kit,
+            Function<LocalDate, LifterRecord> standing) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         return store.find(lifter, number, today).map(stored -> {
-            Standing known = standing.apply(stored.block().start());
+            LifterRecord known = standing.apply(stored.block().start());
             return LifterBlock.of(lifter, stored, known, kit, resolver(lifter, kit, known), today);
         });
     }
@@ -111,7 +115,7 @@ public class Blocks implements PlannedNeeds {
                 .orElse(block);
     }
 
-    private static Resolver resolver(LifterCard lifter, AtHand kit, Standing standing) {
+    private static Resolver resolver(LifterCard lifter, AvailableKit kit, LifterRecord standing) {
         return new Resolver(
                 standing.catalogue(),
                 lift -> kit.loads(standing.catalogue().of(lift)),
@@ -121,7 +125,7 @@ public class Blocks implements PlannedNeeds {
 
     /** The same block with what the lifter has at hand in the gym they train in on a day. */
     public LifterBlock on(LifterBlock block, LocalDate day) {
-        AtHand kit = kits.on(block.lifter(), day);
+        AvailableKit kit = kits.on(block.lifter(), day);
         return block.with(
                 kit,
                 block.resolver()
@@ -130,7 +134,7 @@ public class Blocks implements PlannedNeeds {
 
     /** The same block after something was logged on one of its days. */
     public LifterBlock after(LifterBlock block, PlannedDay day) {
-        Standing known = book.after(block.lifter(), block.standing(), day);
+        LifterRecord known = book.after(block.lifter(), block.standing(), day);
         Resolver resolver =
                 known.hasNumbersOf(block.standing()) ? block.resolver() : resolver(block.lifter(), block.kit(), known);
         return block.with(known, resolver);

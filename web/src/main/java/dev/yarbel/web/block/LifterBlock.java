@@ -15,11 +15,11 @@ import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
-import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
-import dev.yarbel.web.book.Standing;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.roster.LifterCard;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -47,16 +47,21 @@ public record LifterBlock(
         int copies,
         Block block,
         Map<SlotId, Map<Gate, String>> gates,
-        Standing standing,
+        LifterRecord standing,
         Map<PlannedDay, SessionLog> sessions,
-        AtHand kit,
+        AvailableKit kit,
         Resolver resolver,
         Projection projection,
         LocalDate today)
         implements Lifted {
 
     static LifterBlock of(
-            LifterCard lifter, StoredBlock stored, Standing standing, AtHand kit, Resolver resolver, LocalDate today) {
+            LifterCard lifter,
+            StoredBlock stored,
+            LifterRecord standing,
+            AvailableKit kit,
+            Resolver resolver,
+            LocalDate today) {
         Map<PlannedDay, SessionLog> sessions = standing.byPlannedDay();
         Block block = stored.block();
         return new LifterBlock(
@@ -73,7 +78,7 @@ public record LifterBlock(
                 today);
     }
 
-    LifterBlock with(AtHand other, Resolver resolving) {
+    LifterBlock with(AvailableKit other, Resolver resolving) {
         return new LifterBlock(
                 lifter,
                 blockId,
@@ -89,7 +94,7 @@ public record LifterBlock(
     }
 
     /** The same with what the book knows now. */
-    LifterBlock with(Standing known, Resolver resolving) {
+    LifterBlock with(LifterRecord known, Resolver resolving) {
         Map<PlannedDay, SessionLog> logged = known.byPlannedDay();
         return new LifterBlock(
                 lifter,
@@ -246,7 +251,7 @@ public record LifterBlock(
         Lift root = catalogue.root(lift);
         Optional<Mastery> mastery = Stream.of(lift, root)
                 .flatMap(l -> standing.of(l).stream())
-                .map(LiftStanding::mastery)
+                .map(LiftRecord::mastery)
                 .flatMap(Optional::stream)
                 .findFirst();
         return new Gate.Known(mastery, isInLog(root, "assisted-"), isInLog(root, "slow-lowering-"));

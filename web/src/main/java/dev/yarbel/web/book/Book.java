@@ -59,7 +59,7 @@ public class Book implements OwnLifts {
 
     /** What is known of a lifter today; estimates come from finished sessions of the last half year only. */
     @Transactional(readOnly = true)
-    public Standing standing(LifterCard lifter) {
+    public LifterRecord standing(LifterCard lifter) {
         return standing(lifter, LocalDate.MAX);
     }
 
@@ -69,13 +69,13 @@ public class Book implements OwnLifts {
      * @param since from when on the log is wanted even if it says nothing about a max any more
      */
     @Transactional(readOnly = true)
-    public Standing standing(LifterCard lifter, LocalDate since) {
+    public LifterRecord standing(LifterCard lifter, LocalDate since) {
         LocalDate counting = counting();
         LocalDate from = since.isBefore(counting) ? since : counting;
         List<SessionLog> log = logs.since(lifter.clubId(), lifter.id(), from);
         List<LiftedSession> finished = finished(log);
         Catalogue catalogue = catalogue(lifter.clubId());
-        return new Standing(from, catalogue, lifts(lifter, finished, catalogue), log);
+        return new LifterRecord(from, catalogue, lifts(lifter, finished, catalogue), log);
     }
 
     /**
@@ -83,7 +83,7 @@ public class Book implements OwnLifts {
      * day's is finished, or was, all of it is read again.
      */
     @Transactional(readOnly = true)
-    public Standing after(LifterCard lifter, Standing before, PlannedDay day) {
+    public LifterRecord after(LifterCard lifter, LifterRecord before, PlannedDay day) {
         return logs.of(lifter.clubId(), lifter.id(), day)
                 .filter(session -> !session.finished())
                 .flatMap(before::withOpen)
@@ -91,7 +91,7 @@ public class Book implements OwnLifts {
     }
 
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
-    private List<LiftStanding> lifts(LifterCard lifter, List<LiftedSession> finished, Catalogue catalogue) {
+    private List<LiftRecord> lifts(LifterCard lifter, List<LiftedSession> finished, Catalogue catalogue) {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();
         for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
             List<SetDownMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
@@ -104,11 +104,11 @@ public class Book implements OwnLifts {
                 .toList();
     }
 
-    private LiftStanding standing(
+    private LiftRecord standing(
             LiftNumbersEntity row, List<SetDownMax> own, List<LiftedSession> finished, Catalogue catalogue) {
         Optional<StartingMax> start =
                 StartingMax.from(own.stream().map(SetDownMax::max).toList(), row.curve());
-        return new LiftStanding(
+        return new LiftRecord(
                 row.lift(),
                 row.workingMax(),
                 own,
@@ -142,7 +142,7 @@ public class Book implements OwnLifts {
     }
 
     /** What the estimates would be by another curve, as things stand. */
-    Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, Standing standing) {
+    Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, LifterRecord standing) {
         List<LiftedSession> finished = finished(standing.log());
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts()

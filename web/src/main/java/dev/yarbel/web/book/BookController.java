@@ -44,14 +44,14 @@ class BookController {
     @GetMapping("/lifters/{id}/book")
     String book(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
         LifterCard lifter = roster.lifter(person, id);
-        Standing standing = book.standing(lifter);
+        LifterRecord standing = book.standing(lifter);
         List<SessionLog> latestFirst = new ArrayList<>(standing.log());
         Collections.reverse(latestFirst);
         model.addAttribute("lifter", lifter);
         model.addAttribute(
                 "lifts",
                 standing.lifts().stream()
-                        .filter(LiftStanding::hasNumbers)
+                        .filter(LiftRecord::hasNumbers)
                         .map(LiftView::of)
                         .toList());
         model.addAttribute("sessions", latestFirst.stream().limit(SESSIONS).toList());

@@ -57,7 +57,7 @@ class CurvesController {
     }
 
     private String page(Person person, LifterCard lifter, Model model) {
-        Standing standing = book.standing(lifter);
+        LifterRecord standing = book.standing(lifter);
         model.addAttribute("lifter", lifter);
         model.addAttribute("curves", CurvesView.of(standing, curve -> book.estimatesBy(curve, standing)));
         model.addAttribute(

@@ -74,11 +74,11 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         }
     }
 
-    static CurvesView of(Standing standing, Function<RepCurve, Map<Lift, Optional<MaxEstimate>>> by) {
+    static CurvesView of(LifterRecord standing, Function<RepCurve, Map<Lift, Optional<MaxEstimate>>> by) {
         List<RepCurve> curves = new ArrayList<>();
         curves.add(RepCurve.DEFAULT);
         standing.lifts().stream()
-                .map(LiftStanding::curve)
+                .map(LiftRecord::curve)
                 .filter(curve -> curve.formula().isEmpty() && !curves.contains(curve))
                 .distinct()
                 .forEach(curves::add);
@@ -88,7 +88,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
                 .toList();
         return new CurvesView(
                 REPS,
-                standing.lifts().stream().map(LiftStanding::lift).toList(),
+                standing.lifts().stream().map(LiftRecord::lift).toList(),
                 apartLabels(rows),
                 REPS.stream().map(CurvesView::apart).toList(),
                 RepFormula.closest(MOST_REPS));
@@ -98,7 +98,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         return RepFormula.apart(RepsInAll.toTheLimit(reps));
     }
 
-    private static Row row(RepCurve curve, Standing standing, List<Optional<MaxEstimate>> estimates) {
+    private static Row row(RepCurve curve, LifterRecord standing, List<Optional<MaxEstimate>> estimates) {
         StringBuilder path = new StringBuilder();
         for (int r = 1; r <= MOST_REPS; r++) {
             path.append(r == 1 ? "M" : "L")

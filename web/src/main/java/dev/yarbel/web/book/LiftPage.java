@@ -1,8 +1,8 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.RepMaxReading;
@@ -32,7 +32,7 @@ import java.util.Optional;
  */
 record LiftPage(
         Variation variation,
-        LiftStanding standing,
+        LiftRecord standing,
         LiftNumbers numbers,
         Optional<Ratio> ratio,
         Percent share,
@@ -64,12 +64,12 @@ record LiftPage(
     static LiftPage of(
             LifterCard lifter,
             Variation variation,
-            Standing standing,
-            Optional<Loads> loads,
+            LifterRecord standing,
+            Optional<AvailableLoads> loads,
             Percent share,
             Optional<Mass> bodyMass,
             LocalDate today) {
-        LiftStanding own = standing.of(variation.lift()).orElseGet(() -> LiftStanding.none(variation.lift()));
+        LiftRecord own = standing.of(variation.lift()).orElseGet(() -> LiftRecord.none(variation.lift()));
         LiftNumbers numbers = standing.numbers().of(variation.lift());
         Optional<RecordedMax> repMax = own.newest(RecordedMax.Kind.REP_MAX);
         return new LiftPage(
@@ -92,14 +92,14 @@ record LiftPage(
                                 lifter.sex(),
                                 lifter.soonOutOfBreath()),
                         today),
-                loads.map(Loads::name).orElse(null));
+                loads.map(AvailableLoads::name).orElse(null));
     }
 
     private static List<Hanging> hanging(
             LifterCard lifter,
-            LiftStanding own,
+            LiftRecord own,
             LiftNumbers numbers,
-            Optional<Loads> loads,
+            Optional<AvailableLoads> loads,
             Percent share,
             LocalDate today) {
         List<Hanging> hanging = new ArrayList<>();
@@ -136,7 +136,7 @@ record LiftPage(
     }
 
     /** An estimate that no session has moved is as old as what it started from. */
-    private static long staleStart(LiftStanding own, LocalDate today) {
+    private static long staleStart(LiftRecord own, LocalDate today) {
         boolean moved = own.estimate()
                 .map(MaxEstimate::movements)
                 .filter(movements -> !movements.isEmpty())
@@ -147,7 +147,7 @@ record LiftPage(
         return !moved && weeks > RecordedMax.FRESH_WEEKS ? weeks : 0;
     }
 
-    private static Mass load(LifterCard lifter, Optional<Loads> loads, Mass max, Percent share) {
+    private static Mass load(LifterCard lifter, Optional<AvailableLoads> loads, Mass max, Percent share) {
         return loads.map(there -> there.fit(max.times(share), lifter.rounding()))
                 .map(Fit::load)
                 .orElse(null);

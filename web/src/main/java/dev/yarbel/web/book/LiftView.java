@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** One lift on the book's page, with the movement that made its estimate what it is. */
-record LiftView(LiftStanding standing, Optional<MaxEstimate.Movement> latest) {
+record LiftView(LiftRecord standing, Optional<MaxEstimate.Movement> latest) {
 
-    static LiftView of(LiftStanding standing) {
+    static LiftView of(LiftRecord standing) {
         List<MaxEstimate.Movement> movements =
                 standing.estimate().map(MaxEstimate::movements).orElse(List.of());
         return new LiftView(

@@ -13,7 +13,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.Worn;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
@@ -86,7 +86,7 @@ class LiftsController {
     }
 
     private ModelAndView framed(
-            String view, Person person, LifterCard lifter, Standing standing, AtHand kit, FormState state) {
+            String view, Person person, LifterCard lifter, LifterRecord standing, AvailableKit kit, FormState state) {
         return new ModelAndView(view)
                 .addObject("lifter", lifter)
                 .addObject("state", state)
@@ -102,8 +102,8 @@ class LiftsController {
     }
 
     private ModelAndView lifts(Person person, LifterCard lifter, FormState state) {
-        Standing standing = book.standing(lifter);
-        AtHand kit = kits.usual(lifter);
+        LifterRecord standing = book.standing(lifter);
+        AvailableKit kit = kits.usual(lifter);
         return framed("book/lifts", person, lifter, standing, kit, state)
                 .addObject("aches", lifter.aches())
                 .addObject("families", LiftsView.of(standing, kit))
@@ -183,9 +183,9 @@ class LiftsController {
     }
 
     private ModelAndView page(Person person, LifterCard lifter, String lift, Percent share, FormState state) {
-        Standing standing = book.standing(lifter);
+        LifterRecord standing = book.standing(lifter);
         Variation variation = standing.variation(lift);
-        AtHand kit = kits.usual(lifter);
+        AvailableKit kit = kits.usual(lifter);
         return framed("book/lift", person, lifter, standing, kit, state)
                 .addObject("aches", lifter.aching(variation.lift(), standing.catalogue()))
                 .addObject("liftName", words.lift(variation.lift()))

@@ -7,7 +7,7 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -32,20 +32,20 @@ record LiftsView(Lift root, List<Row> rows) {
             Optional<Mastery> mastery,
             String kit) {}
 
-    static List<LiftsView> of(Standing standing, AtHand kit) {
+    static List<LiftsView> of(LifterRecord standing, AvailableKit kit) {
         Catalogue catalogue = standing.catalogue();
         Numbers numbers = standing.numbers();
         Map<Lift, List<Row>> families = new LinkedHashMap<>();
         for (Variation variation : catalogue.all()) {
             var known = numbers.of(variation.lift());
-            Optional<LiftStanding> own = standing.of(variation.lift());
+            Optional<LiftRecord> own = standing.of(variation.lift());
             families.computeIfAbsent(catalogue.root(variation.lift()), root -> new ArrayList<>())
                     .add(new Row(
                             variation,
                             known.workingMax(),
                             known.estimate(),
                             ratio(variation, own),
-                            own.flatMap(LiftStanding::mastery),
+                            own.flatMap(LiftRecord::mastery),
                             kit.loads(variation).map(loads -> loads.name()).orElse(null)));
         }
         // families first, then the lifts that stand alone
@@ -55,10 +55,10 @@ record LiftsView(Lift root, List<Row> rows) {
                 .toList();
     }
 
-    private static Ratio ratio(Variation variation, Optional<LiftStanding> own) {
+    private static Ratio ratio(Variation variation, Optional<LiftRecord> own) {
         return variation
                 .parent()
-                .map(parent -> own.flatMap(LiftStanding::ratio)
+                .map(parent -> own.flatMap(LiftRecord::ratio)
                         .map(set -> new Ratio(parent.to(), set, Ratio.Source.COACH))
                         .orElse(parent))
                 .orElse(null);

@@ -1,11 +1,11 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.NotFoundException;
@@ -68,10 +68,10 @@ class NoviceStartController {
     }
 
     private ModelAndView start(Person person, LifterCard lifter, String key, FormState state) {
-        Standing standing = book.standing(lifter);
+        LifterRecord standing = book.standing(lifter);
         Variation variation = standing.variation(key);
-        AtHand kit = kits.usual(lifter);
-        Optional<Loads> loads = kit.loads(variation);
+        AvailableKit kit = kits.usual(lifter);
+        Optional<AvailableLoads> loads = kit.loads(variation);
         List<TestSetEntity> sets = tests.test(person, lifter, variation.lift());
         ModelAndView page = new ModelAndView("book/start")
                 .addObject("lifter", lifter)
@@ -90,7 +90,7 @@ class NoviceStartController {
                     sets.stream().map(TestSetEntity::set).toList(),
                     there,
                     standing.of(variation.lift())
-                            .orElseGet(() -> LiftStanding.none(variation.lift()))
+                            .orElseGet(() -> LiftRecord.none(variation.lift()))
                             .curve());
             page.addObject("test", TestView.of(step, there));
         });
@@ -155,7 +155,7 @@ class NoviceStartController {
                 state -> start(coach, lifter, lift, state));
     }
 
-    private Loads loads(LifterCard lifter, Variation variation) {
+    private AvailableLoads loads(LifterCard lifter, Variation variation) {
         return kits.usual(lifter).loads(variation).orElseThrow(NotFoundException::new);
     }
 }

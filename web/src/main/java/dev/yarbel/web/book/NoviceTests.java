@@ -1,7 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
@@ -68,7 +68,7 @@ class NoviceTests {
     }
 
     /** Ends the test: what it found is set down, and becomes the working max. */
-    void endTest(Person coach, LifterCard lifter, Variation variation, Loads loads) {
+    void endTest(Person coach, LifterCard lifter, Variation variation, AvailableLoads loads) {
         List<NoviceStart.TestSet> sets = test(coach, lifter, variation.lift()).stream()
                 .map(TestSetEntity::set)
                 .toList();

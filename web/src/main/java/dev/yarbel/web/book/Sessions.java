@@ -7,7 +7,7 @@ import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
@@ -40,7 +40,7 @@ public class Sessions {
     private final LoggedSetRepository sets;
     private final AmendmentRepository amendments;
     private final Ledger ledger;
-    private final Moved moved;
+    private final FloorNotifier moved;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -49,7 +49,7 @@ public class Sessions {
             LoggedSetRepository sets,
             AmendmentRepository amendments,
             Ledger ledger,
-            Moved moved,
+            FloorNotifier moved,
             ApplicationEventPublisher events,
             Clock clock) {
         this.sessions = sessions;

@@ -1,6 +1,6 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.ZoneId;
@@ -14,5 +14,5 @@ public interface StripSource {
      *
      * @param kit what its loads are made with
      */
-    Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing standing, AtHand kit);
+    Optional<Strip> strip(LifterCard lifter, ZoneId zone, LifterRecord standing, AvailableKit kit);
 }

@@ -1,6 +1,6 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.NoviceStart;
 import dev.yarbel.core.measure.Mass;
@@ -16,11 +16,11 @@ import java.util.Optional;
  */
 record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<BarDrawing> drawing, String kit) {
 
-    static TestView of(NoviceStart.Step step, Loads loads) {
+    static TestView of(NoviceStart.Step step, AvailableLoads loads) {
         return step.accept(new Of(loads));
     }
 
-    private record Of(Loads loads) implements NoviceStart.Step.Visitor<TestView> {
+    private record Of(AvailableLoads loads) implements NoviceStart.Step.Visitor<TestView> {
 
         @Override
         public TestView another(NoviceStart.Step.Another another) {

@@ -9,7 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionLog;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +23,7 @@ class Findings {
 
     /** What the rules find in a lift after a session, most urgent first; nothing once the session is out of the log's reach. */
     List<Finding> look(LifterBlock block, Lift lift, long sessionId) {
-        Optional<LiftStanding> standing = block.standing().of(lift);
+        Optional<LiftRecord> standing = block.standing().of(lift);
         Optional<SessionLog> session = block.standing().log().stream()
                 .filter(logged -> logged.id() == sessionId)
                 .findFirst();
@@ -33,7 +33,7 @@ class Findings {
     }
 
     /** What rules look at when they look at a lifter's lift after a session. */
-    private static Subject subject(LifterBlock block, LiftStanding standing, SessionLog session) {
+    private static Subject subject(LifterBlock block, LiftRecord standing, SessionLog session) {
         return new Subject(
                 standing.lift(),
                 new Subject.Known(

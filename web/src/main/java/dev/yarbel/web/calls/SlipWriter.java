@@ -5,7 +5,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.account.Clubs;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.roster.LifterCard;
@@ -46,7 +46,7 @@ class SlipWriter {
     }
 
     private void look(LifterBlock plan, SessionLog session) {
-        for (LiftStanding standing : plan.standing().lifts()) {
+        for (LiftRecord standing : plan.standing().lifts()) {
             boolean lifted =
                     session.sets().stream().anyMatch(done -> done.set().lift().equals(standing.lift()));
             if (lifted) {

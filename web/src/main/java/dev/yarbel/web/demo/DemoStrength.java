@@ -9,7 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
@@ -21,7 +21,7 @@ import java.util.function.Function;
 record DemoStrength(RepCurve curve, Function<Lift, Mass> max) {
 
     List<DoneSet> session(Resolver resolver, Block block, int day, int week) {
-        List<Prescription> prescriptions = Prescription.of(block, day, week);
+        List<PrescribedSets> prescriptions = PrescribedSets.of(block, day, week);
         List<DoneSet> done = new ArrayList<>();
         for (var next = SessionPlan.of(resolver, prescriptions, done).next();
                 next.isPresent();

@@ -2,8 +2,8 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.web.page.Words;
@@ -30,7 +30,7 @@ class Amounts {
      */
     String asked(Part part, int reps, boolean last) {
         String amount = amount(part, reps, last);
-        String sides = part.is(Manner.EACH_SIDE) ? words.say("amount.each-side", amount) : amount;
+        String sides = part.is(SetModifier.EACH_SIDE) ? words.say("amount.each-side", amount) : amount;
         return part.details()
                 .within()
                 .map(bound -> words.say("amount.within", sides, bound.rpe().toString()))

@@ -1,13 +1,13 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Rpe;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
@@ -143,7 +143,10 @@ class DayWriter {
         boolean warmUp = task.key().warmUp();
         SlotPlan slot = day.slot(task);
         DayDocument.Load load = slots.load(
-                slot, task.loading().map(Loading::total), !warmUp && slot.now().isAbout(), unit);
+                slot,
+                task.loading().map(LoadedBar::total),
+                !warmUp && slot.now().isAbout(),
+                unit);
         return new DayDocument.Upcoming(
                 task.key().toString(),
                 task.lift(),
@@ -165,7 +168,7 @@ class DayWriter {
         }
         DoneSet last = done.get(done.size() - 1);
         boolean blind = day.task(last.task())
-                .filter(task -> task.asked().part().is(Manner.BLIND))
+                .filter(task -> task.asked().part().is(SetModifier.BLIND))
                 .isPresent();
         return new DayDocument.LastSet(
                 last.task().toString(),
@@ -194,7 +197,7 @@ class DayWriter {
     private List<DayDocument.CountOff> counts(FloorDay day, List<DoneSet> done) {
         List<DayDocument.CountOff> counts = new ArrayList<>();
         for (SlotPlan slot : day.session().slots()) {
-            Prescription asked = slot.prescription();
+            PrescribedSets asked = slot.prescription();
             int made = (int)
                     done.stream().filter(d -> asked.isAnsweredBy(d.task())).count();
             Work work = asked.part().work();

@@ -8,7 +8,7 @@ import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.session.Amendment;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormExtras;
@@ -99,7 +99,7 @@ class FloorChangesController {
     }
 
     private static Amendment read(Person person, FloorDay floor, String letter, Change change) {
-        Prescription asked = floor.amended().day().stream()
+        PrescribedSets asked = floor.amended().day().stream()
                 .filter(p -> p.letter().equals(letter))
                 .findFirst()
                 .orElseThrow(NotFoundException::new);
@@ -125,7 +125,7 @@ class FloorChangesController {
         };
     }
 
-    private static Amendment swap(FloorDay floor, Prescription asked, String text) {
+    private static Amendment swap(FloorDay floor, PrescribedSets asked, String text) {
         Lift lift = floor.plan()
                 .standing()
                 .catalogue()
@@ -150,7 +150,7 @@ class FloorChangesController {
         }
     }
 
-    static Amendment redose(FloorDay floor, Prescription asked, int from, String text) {
+    static Amendment redose(FloorDay floor, PrescribedSets asked, int from, String text) {
         Dose dose = DoseParser.parse(text, floor.plan().lifter().unit())
                 .dose()
                 .orElseThrow(() -> new UnreadableException("amended.no-dose"));

@@ -6,7 +6,7 @@ import dev.yarbel.core.session.Amended;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.FloorRules;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.core.session.SessionPlan.Because;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
@@ -55,7 +55,7 @@ record FloorDay(
     private static FloorDay of(
             LifterBlock plan, int day, int week, List<FloorChange> changes, Optional<String> chosen) {
         Optional<SessionLog> log = plan.session(day, week);
-        List<Prescription> asked = plan.projection().prescriptions(day, week);
+        List<PrescribedSets> asked = plan.projection().prescriptions(day, week);
         Amended amended =
                 Amended.of(asked, changes.stream().map(FloorChange::amendment).toList());
         SessionPlan session = SessionPlan.of(
@@ -66,10 +66,10 @@ record FloorDay(
         return new FloorDay(plan, day, week, changes, amended, session, log);
     }
 
-    private static FloorRules rules(LifterBlock plan, List<Prescription> asked, Optional<String> chosen) {
+    private static FloorRules rules(LifterBlock plan, List<PrescribedSets> asked, Optional<String> chosen) {
         LifterCard lifter = plan.lifter();
         Set<Lift> held = asked.stream()
-                .map(Prescription::lift)
+                .map(PrescribedSets::lift)
                 .filter(lift ->
                         !lifter.aching(lift, plan.standing().catalogue()).isEmpty())
                 .collect(Collectors.toSet());
@@ -158,7 +158,7 @@ record FloorDay(
     }
 
     /** What a slot asks for, or asked for or once was asked for in another week where it asks for nothing now. */
-    private Optional<Prescription> prescription(String letter) {
+    private Optional<PrescribedSets> prescription(String letter) {
         return amended.day().stream()
                 .filter(asked -> asked.letter().equals(letter))
                 .findFirst()
@@ -168,11 +168,11 @@ record FloorDay(
                         .flatMap(slot -> slot.doses().stream()
                                 .flatMap(Optional::stream)
                                 .findFirst()
-                                .map(dose -> new Prescription(letter, slot.lift(), dose))));
+                                .map(dose -> new PrescribedSets(letter, slot.lift(), dose))));
     }
 
     /** What the plan itself asks for in a slot, whatever was changed on the floor. */
-    Optional<Prescription> planned(String letter) {
+    Optional<PrescribedSets> planned(String letter) {
         return plan.projection().prescriptions(day, week).stream()
                 .filter(asked -> asked.letter().equals(letter))
                 .findFirst();

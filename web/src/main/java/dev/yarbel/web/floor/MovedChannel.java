@@ -1,6 +1,6 @@
 package dev.yarbel.web.floor;
 
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -67,7 +67,7 @@ class MovedChannel implements SmartLifecycle {
         while (running) {
             try (Connection connection = DriverManager.getConnection(database.getJdbcUrl(), properties());
                     Statement statement = connection.createStatement()) {
-                statement.execute("listen " + Moved.CHANNEL);
+                statement.execute("listen " + FloorNotifier.CHANNEL);
                 if (before) {
                     listeners.missed();
                 }
@@ -101,7 +101,7 @@ class MovedChannel implements SmartLifecycle {
 
     private void pass(String what) {
         String[] parts = what.split("/", 3);
-        if (parts[2].equals(Moved.ACCESS)) {
+        if (parts[2].equals(FloorNotifier.ACCESS)) {
             listeners.accessChanged(Long.parseLong(parts[0]));
         } else {
             listeners.moved(Long.parseLong(parts[0]), Long.parseLong(parts[1]), parts[2]);

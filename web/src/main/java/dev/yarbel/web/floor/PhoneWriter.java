@@ -1,9 +1,9 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.BarLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.PlateStack;
@@ -12,10 +12,10 @@ import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Rest;
 import dev.yarbel.core.session.SessionPlan;
@@ -56,12 +56,12 @@ class PhoneWriter {
      * @param foreseen whether it tells what loads come to that hang on a top not lifted yet
      */
     String write(FloorDay day, List<Task> tasks, boolean foreseen) {
-        Map<Prescription, PhoneDay.Shifts> shifts = foreseen ? shifts(day, day.done()) : Map.of();
+        Map<PrescribedSets, PhoneDay.Shifts> shifts = foreseen ? shifts(day, day.done()) : Map.of();
         return json.writeValueAsString(new PhoneDay(
                 tasks.stream().map(task -> set(day, task, shifts)).toList(), racks(day), BarDrawing.LAYOUT));
     }
 
-    private PhoneDay.PhoneSet set(FloorDay day, Task task, Map<Prescription, PhoneDay.Shifts> shifts) {
+    private PhoneDay.PhoneSet set(FloorDay day, Task task, Map<PrescribedSets, PhoneDay.Shifts> shifts) {
         SessionPlan session = day.session();
         boolean warmUp = task.key().warmUp();
         Variation variation = day.plan().standing().catalogue().of(task.lift());
@@ -74,7 +74,7 @@ class PhoneWriter {
                 warmUp,
                 day.done().stream().anyMatch(done -> done.task().equals(task.key())),
                 session.open().contains(task),
-                task.asked().part().is(Manner.BLIND),
+                task.asked().part().is(SetModifier.BLIND),
                 keys(session.endedBy(task, false)),
                 keys(session.endedBy(task, true)),
                 (int) rest(Optional.of(task)),
@@ -101,11 +101,11 @@ class PhoneWriter {
     private static Map<String, PhoneDay.Rack> racks(FloorDay day) {
         MassUnit unit = day.plan().lifter().unit();
         Map<String, PhoneDay.Rack> racks = new LinkedHashMap<>();
-        for (Prescription asked : day.amended().day()) {
+        for (PrescribedSets asked : day.amended().day()) {
             day.plan()
                     .resolver()
                     .kit(asked.lift())
-                    .flatMap(Loads::loader)
+                    .flatMap(AvailableLoads::loader)
                     .ifPresent(loader -> racks.computeIfAbsent(asked.lift().key(), key -> rack(loader, unit)));
         }
         return racks;
@@ -121,11 +121,11 @@ class PhoneWriter {
                 session.ofItsKind(task));
     }
 
-    private static PhoneDay.Rack rack(Loader loader, MassUnit unit) {
+    private static PhoneDay.Rack rack(BarLoads loader, MassUnit unit) {
         List<PhoneDay.Disc> discs = new ArrayList<>();
         for (PlateSet.Pairs pairs : loader.kit().plates().heaviestFirst()) {
             Plate plate = pairs.plate();
-            Loading alone = loader.kit().with(new PlateStack(List.of(plate)));
+            LoadedBar alone = loader.kit().with(new PlateStack(List.of(plate)));
             BarDrawing.Disc drawn = BarDrawing.of(alone).discs().get(0);
             discs.add(new PhoneDay.Disc(
                     plate.label(),
@@ -139,10 +139,10 @@ class PhoneWriter {
     }
 
     /** For each slot part whose load hangs on a top still to be lifted: what it comes to for each load of the top. */
-    private Map<Prescription, PhoneDay.Shifts> shifts(FloorDay day, List<DoneSet> done) {
-        List<Prescription> asked = day.amended().day();
-        Map<Prescription, PhoneDay.Shifts> shifts = new LinkedHashMap<>();
-        for (Prescription top : asked) {
+    private Map<PrescribedSets, PhoneDay.Shifts> shifts(FloorDay day, List<DoneSet> done) {
+        List<PrescribedSets> asked = day.amended().day();
+        Map<PrescribedSets, PhoneDay.Shifts> shifts = new LinkedHashMap<>();
+        for (PrescribedSets top : asked) {
             boolean open = done.stream().noneMatch(d -> top.isAnsweredBy(d.task()));
             Optional<Mass> planned = day.session().slots().stream()
                     .filter(slot -> slot.prescription().equals(top))
@@ -155,25 +155,25 @@ class PhoneWriter {
         return shifts;
     }
 
-    private Map<Prescription, PhoneDay.Shifts> shifts(
-            FloorDay day, List<DoneSet> done, Prescription top, Mass planned) {
+    private Map<PrescribedSets, PhoneDay.Shifts> shifts(
+            FloorDay day, List<DoneSet> done, PrescribedSets top, Mass planned) {
         MassUnit unit = day.plan().lifter().unit();
-        List<Prescription> hung = day.amended().day().stream()
+        List<PrescribedSets> hung = day.amended().day().stream()
                 .filter(other ->
                         other.lift().equals(top.lift()) && other.part().basis().hangsOnTop())
                 .toList();
-        Map<Prescription, PhoneDay.Shifts> found = new LinkedHashMap<>();
+        Map<PrescribedSets, PhoneDay.Shifts> found = new LinkedHashMap<>();
         if (hung.isEmpty()) {
             return found;
         }
         TaskKey key = TaskKey.work(top.letter(), top.lastSet());
-        Loads loads = day.plan().resolver().kit(top.lift()).orElseThrow();
+        AvailableLoads loads = day.plan().resolver().kit(top.lift()).orElseThrow();
         for (Mass load : loadsOf(loads, planned)) {
             List<DoneSet> then = new ArrayList<>(done);
             then.add(new DoneSet(key, new LiftedSet(top.lift(), load, 1, new Effort.Unrated())));
             List<ResolvedLoad> comesTo =
                     day.plan().resolver().resolve(day.amended().day(), then);
-            for (Prescription other : hung) {
+            for (PrescribedSets other : hung) {
                 comesTo.get(day.amended().day().indexOf(other)).known().ifPresent(known -> found.computeIfAbsent(
                                 other, o -> new PhoneDay.Shifts(key.toString(), new LinkedHashMap<>()))
                         .by()
@@ -184,7 +184,7 @@ class PhoneWriter {
     }
 
     /** The loads a top may have been lifted with, by the steps there are around the planned one. */
-    private static List<Mass> loadsOf(Loads loads, Mass planned) {
+    private static List<Mass> loadsOf(AvailableLoads loads, Mass planned) {
         List<Mass> all = new ArrayList<>();
         Mass load = loads.round(planned.times(LIGHTEST), Rounding.UP);
         Mass last = loads.round(planned.times(HEAVIEST), Rounding.DOWN);
@@ -196,13 +196,13 @@ class PhoneWriter {
         return all;
     }
 
-    private PhoneDay.Shift shift(Loading loading, Loads loads, MassUnit unit) {
+    private PhoneDay.Shift shift(LoadedBar loading, AvailableLoads loads, MassUnit unit) {
         return new PhoneDay.Shift(
                 words.load(loading.total(), unit), loading.total().figure(unit, 2), plates(loading, loads));
     }
 
     /** The plates of one side by their place in the rack. */
-    private static List<Integer> plates(Loading loading, Loads loads) {
+    private static List<Integer> plates(LoadedBar loading, AvailableLoads loads) {
         List<Integer> plates = new ArrayList<>();
         if (loads.loader().isPresent()) {
             List<PlateSet.Pairs> rack = loads.loader().get().kit().plates().heaviestFirst();

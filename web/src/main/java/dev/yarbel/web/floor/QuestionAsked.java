@@ -5,7 +5,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Question;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.page.Words;
@@ -109,12 +109,12 @@ final class QuestionAsked implements Question.Visitor<DayDocument.Asked> {
     private List<Amendment> stop() {
         Optional<Lift> lift = day.amended().day().stream()
                 .filter(asked -> asked.letter().equals(about.letter()))
-                .map(Prescription::lift)
+                .map(PrescribedSets::lift)
                 .findFirst();
         List<Amendment> changes = new ArrayList<>();
         day.amended().day().stream()
                 .filter(asked -> lift.filter(asked.lift()::equals).isPresent())
-                .map(Prescription::letter)
+                .map(PrescribedSets::letter)
                 .distinct()
                 .forEach(letter -> changes.add(new Amendment.Shorten(letter, lastDone(letter))));
         changes.add(goOn());

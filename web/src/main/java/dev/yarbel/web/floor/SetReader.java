@@ -2,14 +2,14 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.UnitSlip;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
@@ -86,7 +86,9 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
     /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
     private boolean isModified(Part part) {
         return !task.key().warmUp()
-                && (Demand.of(part, numbers).isOfItsOwnKind() || part.is(Manner.ASSISTED) || part.is(Manner.LOWERING));
+                && (Demand.of(part, numbers).isOfItsOwnKind()
+                        || part.is(SetModifier.ASSISTED)
+                        || part.is(SetModifier.LOWERING));
     }
 
     private Mass load(String text) {
@@ -105,7 +107,7 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         }
         Part part = task.asked().part();
         boolean plain = part.work().countsReps() && !isModified(part);
-        FarOff.load(load, task.loading().map(Loading::total), plain ? numbers.estimate() : Optional.empty())
+        FarOff.load(load, task.loading().map(LoadedBar::total), plain ? numbers.estimate() : Optional.empty())
                 .ifPresent(expected -> {
                     throw UnitSlip.isSuspected(load, expected)
                             ? new UnreadableException("ask.set-unit").in("load")

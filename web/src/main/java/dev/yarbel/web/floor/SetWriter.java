@@ -1,16 +1,16 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.KindOfWork;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Tempo;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.record.SetDetails;
@@ -106,7 +106,7 @@ class SetWriter {
             boolean guess = !task.key().warmUp()
                     && task.because() == Because.ASKED
                     && slot.now().isAbout();
-            DayDocument.Load load = slots.load(slot, task.loading().map(Loading::total), guess, unit);
+            DayDocument.Load load = slots.load(slot, task.loading().map(LoadedBar::total), guess, unit);
             return new DayDocument.Load(
                     load.text(),
                     load.other(),
@@ -116,10 +116,10 @@ class SetWriter {
         }
 
         private DayDocument.Bar bar(Task task, SlotPlan slot) {
-            Optional<Loading> onPlates = task.loading().filter(l -> day.plan()
+            Optional<LoadedBar> onPlates = task.loading().filter(l -> day.plan()
                     .resolver()
                     .kit(task.lift())
-                    .filter(Loads::takesPlates)
+                    .filter(AvailableLoads::takesPlates)
                     .isPresent());
             Optional<Fit> ended =
                     slot.now().known().map(ResolvedLoad.Known::fit).filter(fit -> fit.limit() != Fit.Limit.NONE);
@@ -158,7 +158,7 @@ class SetWriter {
                                     .collect(Collectors.joining(" ")))
                             .orElse(null),
                     part.details().cue().orElse(null),
-                    part.is(Manner.BLIND) ? null : beat(task, part));
+                    part.is(SetModifier.BLIND) ? null : beat(task, part));
         }
 
         private DayDocument.Heed heed(Task task, SlotPlan slot, Variation variation) {

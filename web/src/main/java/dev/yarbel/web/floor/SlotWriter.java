@@ -1,7 +1,7 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Alternatives;
 import dev.yarbel.core.lift.Catalogue;
@@ -11,14 +11,14 @@ import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.Amended;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.LiftNumbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
@@ -58,10 +58,10 @@ class SlotWriter {
 
     private DayDocument.SlotDoc slot(FloorDay day, SlotPlan slot, List<DoneSet> allDone, Focus focus) {
         MassUnit unit = day.plan().lifter().unit();
-        Prescription asked = slot.prescription();
+        PrescribedSets asked = slot.prescription();
         List<DoneSet> done =
                 allDone.stream().filter(d -> answers(slot, d.task())).toList();
-        boolean blind = asked.part().is(Manner.BLIND);
+        boolean blind = asked.part().is(SetModifier.BLIND);
         DayDocument.Why why = why(day, slot, unit);
         return new DayDocument.SlotDoc(
                 asked.letter(),
@@ -79,7 +79,7 @@ class SlotWriter {
 
     /** The load of a slot as it is to be seen. */
     DayDocument.Load load(SlotPlan slot, Optional<Mass> load, boolean about, MassUnit unit) {
-        boolean blind = slot.prescription().part().is(Manner.BLIND);
+        boolean blind = slot.prescription().part().is(SetModifier.BLIND);
         return new DayDocument.Load(
                 blind ? null : load.map(l -> words.load(l, unit)).orElse(null),
                 blind ? null : load.map(l -> words.other(l, unit)).orElse(null),
@@ -89,7 +89,7 @@ class SlotWriter {
     }
 
     /** What was changed of a slot and can be; all of it stands with the slot's first part. */
-    private DayDocument.Today today(FloorDay day, Prescription asked, List<DoneSet> done, Focus focus) {
+    private DayDocument.Today today(FloorDay day, PrescribedSets asked, List<DoneSet> done, Focus focus) {
         if (asked.firstSet() > 1) {
             return new DayDocument.Today(null, null, false, null, null, List.of());
         }
@@ -132,7 +132,7 @@ class SlotWriter {
     }
 
     /** What to do to the bar to get from what is on it to a load. */
-    DayDocument.Change change(PlateStack onTheBar, Loading loading, MassUnit unit) {
+    DayDocument.Change change(PlateStack onTheBar, LoadedBar loading, MassUnit unit) {
         return new DayDocument.Change(
                 words.plates(onTheBar.takenOffFor(loading.stack()), unit),
                 words.plates(onTheBar.addedFor(loading.stack()), unit),
@@ -267,7 +267,7 @@ class SlotWriter {
 
     // ---- what was changed and what can be
 
-    private String planned(FloorDay day, Prescription asked) {
+    private String planned(FloorDay day, PrescribedSets asked) {
         boolean changed = day.changes().stream()
                 .map(FloorChange::amendment)
                 .anyMatch(amendment -> amendment.letter().equals(asked.letter()) && amendment.changesTheDay());
@@ -285,7 +285,7 @@ class SlotWriter {
     }
 
     /** What can stand in for the lift, each with the load that the same dose comes to. */
-    private List<DayDocument.Swap> swaps(FloorDay day, Prescription asked, MassUnit unit) {
+    private List<DayDocument.Swap> swaps(FloorDay day, PrescribedSets asked, MassUnit unit) {
         Catalogue catalogue = day.plan().standing().catalogue();
         Set<Tissue> aching = EnumSet.noneOf(Tissue.class);
         day.plan().lifter().aching(asked.lift(), catalogue).forEach(ache -> aching.add(ache.place()));
@@ -294,8 +294,8 @@ class SlotWriter {
                 .toList();
     }
 
-    private String loadOf(FloorDay day, Prescription asked, Lift lift, MassUnit unit) {
-        List<Prescription> alone = Amended.of(List.of(asked), List.of(new Amendment.Swap(asked.letter(), lift)))
+    private String loadOf(FloorDay day, PrescribedSets asked, Lift lift, MassUnit unit) {
+        List<PrescribedSets> alone = Amended.of(List.of(asked), List.of(new Amendment.Swap(asked.letter(), lift)))
                 .day();
         return day.plan()
                 .resolver()

@@ -4,7 +4,7 @@ import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
@@ -39,14 +39,14 @@ class SpeedSensors {
     private final SpeedSensorRepository sensors;
     private final SpeedReadingRepository readings;
     private final Sessions sessions;
-    private final Moved moved;
+    private final FloorNotifier moved;
     private final Clock clock;
 
     SpeedSensors(
             SpeedSensorRepository sensors,
             SpeedReadingRepository readings,
             Sessions sessions,
-            Moved moved,
+            FloorNotifier moved,
             Clock clock) {
         this.sensors = sensors;
         this.readings = readings;

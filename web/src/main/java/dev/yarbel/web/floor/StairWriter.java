@@ -1,9 +1,9 @@
 package dev.yarbel.web.floor;
 
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan;
@@ -47,7 +47,7 @@ class StairWriter {
                                 || task.key().number() == slot.prescription().firstSet())
                         && task.loading().isPresent())
                 .toList();
-        boolean blind = slot.prescription().part().is(Manner.BLIND);
+        boolean blind = slot.prescription().part().is(SetModifier.BLIND);
         double top = climb.stream()
                 .mapToDouble(task -> kg(task.loading().orElseThrow()))
                 .max()
@@ -56,7 +56,7 @@ class StairWriter {
         PlateStack before = climb.isEmpty() ? PlateStack.EMPTY : climb.get(0).before();
         for (int i = 0; i < climb.size(); i++) {
             Task task = climb.get(i);
-            Loading loading = task.loading().orElseThrow();
+            LoadedBar loading = task.loading().orElseThrow();
             Optional<DoneSet> lifted =
                     done.stream().filter(d -> d.task().equals(task.key())).findFirst();
             int y = (int) Math.round(112 - 68 * Math.max(0, kg(loading) / top - 0.1) / 0.9);
@@ -99,12 +99,12 @@ class StairWriter {
         return (off.isEmpty() ? "" : "−" + off + " ") + (on.isEmpty() ? "" : "+" + on);
     }
 
-    private static double kg(Loading loading) {
+    private static double kg(LoadedBar loading) {
         return loading.total().in(MassUnit.KG).doubleValue();
     }
 
     /** A small bar standing on the tread: one side, plates to scale. */
-    private static List<DayDocument.Disc> discs(Loading loading, int left, int tread) {
+    private static List<DayDocument.Disc> discs(LoadedBar loading, int left, int tread) {
         List<DayDocument.Disc> discs = new ArrayList<>();
         int x = left + 14;
         for (BarDrawing.Disc disc : BarDrawing.of(loading, 0).discs()) {

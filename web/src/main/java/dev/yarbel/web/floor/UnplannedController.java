@@ -10,9 +10,9 @@ import dev.yarbel.core.session.FarOff;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.LiftNames;
@@ -76,7 +76,7 @@ class UnplannedController {
 
     private ModelAndView page(Person person, LifterCard lifter, LoggedBefore correcting, FormState state) {
         LocalDate today = today(person);
-        Standing standing = book.standing(lifter);
+        LifterRecord standing = book.standing(lifter);
         List<SessionLog> unplanned = standing.log().stream()
                 .filter(session -> session.planned().isEmpty() && session.date().equals(today))
                 .toList();

@@ -4,7 +4,7 @@ import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.List;
 import java.util.Map;
@@ -65,9 +65,9 @@ record BandPiece(String name, Band one, Band other, MassUnit unit) implements Pi
     }
 
     /** What the pair adds to a bar, as a scale showed it. */
-    Changing changing() {
-        return new Changing(
-                Changing.Kind.BANDS,
+    AccommodatingResistance changing() {
+        return new AccommodatingResistance(
+                AccommodatingResistance.Kind.BANDS,
                 ChainPiece.whole(one.tensionShort().plus(other.tensionShort()), unit),
                 ChainPiece.whole(one.tensionLong().plus(other.tensionLong()), unit),
                 unit);

@@ -5,7 +5,7 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
@@ -27,12 +27,13 @@ record ChainPiece(String name, Mass perMetre, Length length, int count, MassUnit
     }
 
     /** What a pair adds to a bar with all of it off the floor at the top; a single chain hangs on no bar. */
-    Optional<Changing> changing() {
+    Optional<AccommodatingResistance> changing() {
         if (count < 2) {
             return Optional.empty();
         }
         Mass both = perMetre.times(Percent.ofShare(length.in(LengthUnit.M))).times(2);
-        return Optional.of(new Changing(Changing.Kind.CHAINS, Mass.ZERO, whole(both, unit), unit));
+        return Optional.of(
+                new AccommodatingResistance(AccommodatingResistance.Kind.CHAINS, Mass.ZERO, whole(both, unit), unit));
     }
 
     static Mass whole(Mass exact, MassUnit unit) {

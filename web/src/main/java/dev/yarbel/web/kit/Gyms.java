@@ -1,8 +1,8 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.ChangeKind;
@@ -253,8 +253,8 @@ class Gyms implements GymChooser {
 
     /** Whether a lift would be done with something else, or with fewer loads to choose among. */
     private boolean misses(Gym.Need need, Gym with, Gym without) {
-        Optional<Loads> before = with.loads(need, shelf::loader);
-        Optional<Loads> after = without.loads(need, shelf::loader);
+        Optional<AvailableLoads> before = with.loads(need, shelf::loader);
+        Optional<AvailableLoads> after = without.loads(need, shelf::loader);
         return before.isPresent()
                 && (after.isEmpty()
                         || !after.get().name().equals(before.get().name())

@@ -28,10 +28,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class KitController {
 
     private final Gyms gyms;
-    private final Trial trial;
+    private final PlateCalculator trial;
     private final LiftNames liftNames;
 
-    KitController(Gyms gyms, Trial trial, LiftNames liftNames) {
+    KitController(Gyms gyms, PlateCalculator trial, LiftNames liftNames) {
         this.gyms = gyms;
         this.trial = trial;
         this.liftNames = liftNames;
@@ -51,7 +51,7 @@ class KitController {
 
     /** A gym, and a load that is tried in it, plain or with chains or bands. */
     @GetMapping("/{gym}")
-    ModelAndView gym(@AuthenticationPrincipal Person person, @PathVariable long gym, Sent<Trial.Form> sent) {
+    ModelAndView gym(@AuthenticationPrincipal Person person, @PathVariable long gym, Sent<PlateCalculator.Form> sent) {
         Gyms.Stock stock = gyms.stock(person.clubId(), gym);
         String form = sent.text("wanted").isEmpty() ? "try" : "changing";
         return sent.answer(
@@ -73,7 +73,7 @@ class KitController {
         return page(person, state)
                 .addObject("stock", stock)
                 .addObject("shelves", Shelf.values())
-                .addObject("choices", Trial.choices(stock))
+                .addObject("choices", PlateCalculator.choices(stock))
                 .addObject("liftNames", liftNames.all(person.clubId()));
     }
 

@@ -1,15 +1,15 @@
 package dev.yarbel.web.kit;
 
 import dev.yarbel.core.equipment.Band;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Loader;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
@@ -37,11 +37,11 @@ public class KitShelf {
     private final GymRepository gyms;
     private final PieceRepository pieces;
     private final LifterGymRepository lifterGyms;
-    private final Map<Kit, Loader> loaders = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+    private final Map<BarKit, BarLoads> loaders = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Kit, Loader> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<BarKit, BarLoads> eldest) {
             return size() > KEPT;
         }
     });
@@ -53,22 +53,23 @@ public class KitShelf {
     }
 
     /** What a lifter has in their usual gym. */
-    public AtHand usual(LifterCard lifter) {
+    public AvailableKit usual(LifterCard lifter) {
         return on(lifter, NO_DAY);
     }
 
     /** What a lifter has in the gym they train in on a day. */
-    public AtHand on(LifterCard lifter, LocalDate day) {
-        return new AtHand(() -> contents(gyms.findAtHand(lifter.clubId(), lifter.id(), day)), this::loader);
+    public AvailableKit on(LifterCard lifter, LocalDate day) {
+        return new AvailableKit(() -> contents(gyms.findAtHand(lifter.clubId(), lifter.id(), day)), this::loader);
     }
 
-    private static AtHand.Contents contents(List<Object[]> rows) {
+    private static AvailableKit.Contents contents(List<Object[]> rows) {
         return rows.isEmpty()
-                ? new AtHand.Contents(0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()), List.of())
-                : new AtHand.Contents(((GymEntity) rows.get(0)[0]).id(), gym(rows), changing(rows));
+                ? new AvailableKit.Contents(
+                        0, new Gym("", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()), List.of())
+                : new AvailableKit.Contents(((GymEntity) rows.get(0)[0]).id(), gym(rows), changing(rows));
     }
 
-    private static List<Changing> changing(List<Object[]> rows) {
+    private static List<AccommodatingResistance> changing(List<Object[]> rows) {
         return rows.stream()
                 .map(row -> (PieceEntity) row[1])
                 .filter(Objects::nonNull)
@@ -78,7 +79,7 @@ public class KitShelf {
     }
 
     /** What a piece adds to a bar as a pair. */
-    private static Optional<Changing> changing(Piece piece) {
+    private static Optional<AccommodatingResistance> changing(Piece piece) {
         return switch (piece.shelf()) {
             case BANDS -> Optional.of(((BandPiece) piece).changing());
             case CHAINS -> ((ChainPiece) piece).changing();
@@ -86,8 +87,8 @@ public class KitShelf {
         };
     }
 
-    Loader loader(Kit kit) {
-        return loaders.computeIfAbsent(kit, Loader::of);
+    BarLoads loader(BarKit kit) {
+        return loaders.computeIfAbsent(kit, BarLoads::of);
     }
 
     /** A gym with its pieces as the core knows it, a lifter's usual bar first. */

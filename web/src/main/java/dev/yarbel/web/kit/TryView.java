@@ -1,8 +1,8 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -19,14 +19,14 @@ import java.util.Optional;
 record TryView(
         Mass asked,
         MassUnit unit,
-        Loading loading,
+        LoadedBar loading,
         boolean exact,
         Fit.Limit limit,
         Optional<Mass> below,
         Optional<Mass> above,
         Optional<BarDrawing> drawing) {
 
-    static TryView of(Loads loads, Mass asked, MassUnit unit) {
+    static TryView of(AvailableLoads loads, Mass asked, MassUnit unit) {
         Fit fit = loads.fit(asked, Rounding.NEAREST);
         boolean exact = fit.load().equals(asked);
         boolean inside = !exact && fit.limit() == Fit.Limit.NONE;

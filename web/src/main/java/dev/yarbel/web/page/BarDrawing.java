@@ -1,6 +1,6 @@
 package dev.yarbel.web.page;
 
-import dev.yarbel.core.equipment.Loading;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -46,7 +46,7 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
             Map.of(Mass.ofKg(25), "red", Mass.ofKg(20), "blue", Mass.ofKg(15), "yellow");
 
     /** Draws a bar as it stands, with no plate marked as added. */
-    public static BarDrawing of(Loading loading) {
+    public static BarDrawing of(LoadedBar loading) {
         return of(loading, loading.stack().plates().size());
     }
 
@@ -55,7 +55,7 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
      *
      * @param onBefore how many plates from the inside were on already; those further out are marked as added
      */
-    public static BarDrawing of(Loading loading, int onBefore) {
+    public static BarDrawing of(LoadedBar loading, int onBefore) {
         List<Disc> discs = new ArrayList<>();
         int x = LAYOUT.first();
         for (Plate plate : loading.stack().plates()) {

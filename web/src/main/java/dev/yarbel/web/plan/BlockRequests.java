@@ -16,9 +16,9 @@ import dev.yarbel.core.school.SchoolRefused;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.web.book.LiftStanding;
-import dev.yarbel.web.book.Standing;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.book.LifterRecord;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
@@ -56,7 +56,7 @@ class BlockRequests {
      *
      * @throws UnreadableException when a field cannot be used
      */
-    Asked draw(LifterCard lifter, Standing standing, AtHand kit, NewBlockForm form) {
+    Asked draw(LifterCard lifter, LifterRecord standing, AvailableKit kit, NewBlockForm form) {
         LocalDate start = form.start();
         int weeks = form.weeks();
         Map<Lift, LiftRequest> lifts = lifts(standing.catalogue(), form);
@@ -141,7 +141,7 @@ class BlockRequests {
     }
 
     /** Chains and bands are for the advanced; one set-up of them for intermediates, none for anybody else. */
-    private static Means means(Standing standing, AtHand kit) {
+    private static Means means(LifterRecord standing, AvailableKit kit) {
         Catalogue catalogue = standing.catalogue();
         List<Best.PastSet> past = standing.pastSets();
         return new Means(
@@ -149,7 +149,7 @@ class BlockRequests {
                 lift -> catalogue.find(lift).isPresent()
                         && kit.loads(catalogue.of(lift)).isPresent(),
                 lift -> {
-                    Optional<Mastery> mastery = standing.of(lift).flatMap(LiftStanding::mastery);
+                    Optional<Mastery> mastery = standing.of(lift).flatMap(LiftRecord::mastery);
                     int most = mastery.map(level -> switch (level) {
                                 case BEGINNER -> 0;
                                 case INTERMEDIATE -> 1;

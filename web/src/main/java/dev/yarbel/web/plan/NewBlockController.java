@@ -12,9 +12,9 @@ import dev.yarbel.web.block.Template;
 import dev.yarbel.web.block.TemplateKind;
 import dev.yarbel.web.block.Templates;
 import dev.yarbel.web.book.Book;
-import dev.yarbel.web.book.Standing;
+import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.StartingNumbers;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
@@ -105,8 +105,8 @@ class NewBlockController {
     /** Draws the block; kept only when that is asked for. */
     @PostMapping
     ModelAndView draw(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<NewBlockForm> sent) {
-        Standing standing = book.standing(lifter);
-        AtHand kit = kits.usual(lifter);
+        LifterRecord standing = book.standing(lifter);
+        AvailableKit kit = kits.usual(lifter);
         return sent.answer(
                 "new-block",
                 form -> {
@@ -150,7 +150,7 @@ class NewBlockController {
         return blocks.begin(person, lifter, block, "template:" + template.id());
     }
 
-    private ModelAndView page(Person person, LifterCard lifter, Standing standing, FormState state) {
+    private ModelAndView page(Person person, LifterCard lifter, LifterRecord standing, FormState state) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), person.zone());
         return new ModelAndView("plan/new")
                 .addObject("lifter", lifter)
@@ -183,7 +183,7 @@ class NewBlockController {
     }
 
     /** Lifts that stand for themselves first, then all others, by name. */
-    private Map<String, String> lifts(Standing standing) {
+    private Map<String, String> lifts(LifterRecord standing) {
         List<Map.Entry<String, String>> all = new ArrayList<>();
         standing.catalogue()
                 .all()

@@ -17,15 +17,15 @@ import dev.yarbel.core.review.LifterKnown;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.ResolvedLoad;
+import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Habit;
 import dev.yarbel.core.tally.Prilepin;
-import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.SessionTime;
 import dev.yarbel.core.tally.Totals;
 import dev.yarbel.core.tally.WorkLine;
 import dev.yarbel.web.block.BlockSummary;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.LiftStanding;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Words;
 import java.math.BigDecimal;
@@ -60,12 +60,12 @@ class PlanReview {
     }
 
     /** A plan's reckoning and its marks. */
-    record Result(Reckoning reckoning, Habit habit, List<Mark> marks) {}
+    record Result(BlockTally reckoning, Habit habit, List<Mark> marks) {}
 
     /** @param blocks all the lifter's blocks */
     Result review(LifterBlock plan, List<BlockSummary> blocks) {
         Catalogue catalogue = plan.standing().catalogue();
-        Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
+        BlockTally reckoning = BlockTally.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Habit habit = Habit.of(
                 plan.standing().log().stream()
                         .filter(SessionLog::finished)
@@ -82,7 +82,7 @@ class PlanReview {
     /** What a review asks of the book, the roster and the blocks before. */
     private record Known(LifterBlock plan, List<BlockSummary> blocks, Habit habit) implements LifterKnown {
 
-        private Stream<LiftStanding> family(Lift lift) {
+        private Stream<LiftRecord> family(Lift lift) {
             Catalogue catalogue = plan.standing().catalogue();
             return Stream.of(lift, catalogue.root(lift)).flatMap(l -> plan.standing().of(l).stream());
         }
@@ -107,7 +107,7 @@ class PlanReview {
 
         @Override
         public Optional<Mass> gainAWeek(Lift lift) {
-            return plan.standing().of(lift).flatMap(LiftStanding::estimate).flatMap(MaxEstimate::gainAWeek);
+            return plan.standing().of(lift).flatMap(LiftRecord::estimate).flatMap(MaxEstimate::gainAWeek);
         }
 
         @Override
@@ -268,11 +268,11 @@ class PlanReview {
 
     // ---- the reckoning
 
-    ReckoningView inWords(LifterBlock plan, Result result, int openDay) {
-        Reckoning reckoning = result.reckoning();
+    TallyView inWords(LifterBlock plan, Result result, int openDay) {
+        BlockTally reckoning = result.reckoning();
         MassUnit unit = plan.lifter().unit();
         Totals all = reckoning.all();
-        return new ReckoningView(
+        return new TallyView(
                 weeks(plan, reckoning, unit),
                 lifts(plan, result, unit),
                 muscles(reckoning, unit),
@@ -286,19 +286,19 @@ class PlanReview {
                 reckoning.specificity().map(words::wholePercent).orElse(null));
     }
 
-    private List<ReckoningView.Week> weeks(LifterBlock plan, Reckoning reckoning, MassUnit unit) {
+    private List<TallyView.Week> weeks(LifterBlock plan, BlockTally reckoning, MassUnit unit) {
         int count = reckoning.weeks();
         List<Totals> totals =
                 IntStream.range(0, count).mapToObj(reckoning::week).toList();
         int most = Math.max(
                 1, totals.stream().mapToInt(Totals::hardSetHalves).max().orElse(1));
         int width = WIDTH / count;
-        List<ReckoningView.Week> weeks = new ArrayList<>();
+        List<TallyView.Week> weeks = new ArrayList<>();
         for (int week = 0; week < count; week++) {
             Totals total = totals.get(week);
             int w = week;
             boolean done = reckoning.lines().stream().anyMatch(line -> line.week() == w && line.done());
-            weeks.add(new ReckoningView.Week(
+            weeks.add(new TallyView.Week(
                     week + 1,
                     week * width,
                     width,
@@ -319,9 +319,9 @@ class PlanReview {
         return weeks;
     }
 
-    private List<ReckoningView.Line> lifts(LifterBlock plan, Result result, MassUnit unit) {
-        Reckoning reckoning = result.reckoning();
-        List<ReckoningView.Line> lines = new ArrayList<>();
+    private List<TallyView.Line> lifts(LifterBlock plan, Result result, MassUnit unit) {
+        BlockTally reckoning = result.reckoning();
+        List<TallyView.Line> lines = new ArrayList<>();
         for (Lift root : reckoning.families()) {
             List<Totals> totals = IntStream.range(0, reckoning.weeks())
                     .mapToObj(week -> reckoning.family(root, week))
@@ -347,8 +347,8 @@ class PlanReview {
         return lines;
     }
 
-    private List<ReckoningView.Line> muscles(Reckoning reckoning, MassUnit unit) {
-        List<ReckoningView.Line> lines = new ArrayList<>();
+    private List<TallyView.Line> muscles(BlockTally reckoning, MassUnit unit) {
+        List<TallyView.Line> lines = new ArrayList<>();
         for (Muscle muscle : Muscle.values()) {
             List<Totals> totals = IntStream.range(0, reckoning.weeks())
                     .mapToObj(week -> reckoning.muscle(muscle, week))
@@ -360,7 +360,7 @@ class PlanReview {
         return lines;
     }
 
-    private ReckoningView.Line line(String name, List<Totals> weeks, Totals all, String note, MassUnit unit) {
+    private TallyView.Line line(String name, List<Totals> weeks, Totals all, String note, MassUnit unit) {
         int most = weeks.stream().mapToInt(Totals::hardSetHalves).max().orElse(0);
         StringBuilder bars = new StringBuilder();
         for (int week = 0; week < weeks.size(); week++) {
@@ -371,7 +371,7 @@ class PlanReview {
                     .append(height)
                     .append("h-4z");
         }
-        return new ReckoningView.Line(
+        return new TallyView.Line(
                 name,
                 weeks.size(),
                 bars.toString(),
@@ -382,8 +382,8 @@ class PlanReview {
     }
 
     /** What each day loads most, by the sets of its fullest week. */
-    private List<ReckoningView.Tissues> tissues(LifterBlock plan, Reckoning reckoning) {
-        List<ReckoningView.Tissues> days = new ArrayList<>();
+    private List<TallyView.Tissues> tissues(LifterBlock plan, BlockTally reckoning) {
+        List<TallyView.Tissues> days = new ArrayList<>();
         for (int d = 0; d < plan.block().days().size(); d++) {
             int day = d;
             int week = IntStream.range(0, reckoning.weeks())
@@ -404,15 +404,15 @@ class PlanReview {
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("");
             if (!loaded.isEmpty()) {
-                days.add(new ReckoningView.Tissues(plan.block().days().get(day).name(), loaded));
+                days.add(new TallyView.Tissues(plan.block().days().get(day).name(), loaded));
             }
         }
         return days;
     }
 
-    private List<ReckoningView.Zone> zones(LifterBlock plan, Reckoning reckoning, int day) {
+    private List<TallyView.Zone> zones(LifterBlock plan, BlockTally reckoning, int day) {
         int week = plan.currentWeek();
-        List<ReckoningView.Zone> zones = new ArrayList<>();
+        List<TallyView.Zone> zones = new ArrayList<>();
         for (Lift root : reckoning.families()) {
             if (!plan.standing().catalogue().of(root).contest()) {
                 continue;
@@ -423,7 +423,7 @@ class PlanReview {
                             && plan.standing().catalogue().root(line.lift()).equals(root))
                     .toList();
             for (Prilepin.Opinion opinion : Prilepin.of(lines)) {
-                zones.add(new ReckoningView.Zone(
+                zones.add(new TallyView.Zone(
                         words.say(
                                 "reckoning.zone." + opinion.verdict(),
                                 words.lift(root),

@@ -1,15 +1,15 @@
 package dev.yarbel.web.plan;
 
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.prescription.Manner;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampStep;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -92,7 +92,7 @@ class PrintController {
     private List<Session> sessions(LifterBlock plan, int week) {
         List<Session> sessions = new ArrayList<>();
         for (int day = 0; day < plan.block().days().size(); day++) {
-            List<Prescription> asked = plan.projection().prescriptions(day, week);
+            List<PrescribedSets> asked = plan.projection().prescriptions(day, week);
             if (!asked.isEmpty()) {
                 SessionPlan session = SessionPlan.of(plan.resolver(), asked, List.of());
                 sessions.add(new Session(
@@ -106,9 +106,9 @@ class PrintController {
 
     private Line line(LifterBlock plan, SessionPlan.SlotPlan slot) {
         MassUnit unit = plan.lifter().unit();
-        Prescription asked = slot.prescription();
+        PrescribedSets asked = slot.prescription();
         // a blind set shows its plates, not its load
-        boolean blind = asked.part().is(Manner.BLIND);
+        boolean blind = asked.part().is(SetModifier.BLIND);
         String ramp = slot.ramp()
                 .map(r -> r.steps().stream().map(step -> step(step, unit)).collect(Collectors.joining(", ")))
                 .orElse(null);
@@ -118,7 +118,7 @@ class PrintController {
                 .orElse(null);
         String plates = plan.resolver()
                 .kit(asked.lift())
-                .filter(Loads::takesPlates)
+                .filter(AvailableLoads::takesPlates)
                 .flatMap(kit -> slot.planned().known())
                 .map(known ->
                         plates(slot.ramp().map(Ramp::top).orElse(known.fit().loading()), unit))
@@ -139,7 +139,7 @@ class PrintController {
         return step.loading().total().figure(unit, 2) + "×" + step.reps();
     }
 
-    private String plates(Loading loading, MassUnit unit) {
+    private String plates(LoadedBar loading, MassUnit unit) {
         return words.plates(PlateStack.EMPTY.addedFor(loading.stack()), unit);
     }
 

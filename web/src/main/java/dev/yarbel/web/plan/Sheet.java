@@ -15,7 +15,7 @@ import dev.yarbel.core.review.Mark;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.PredictedEffort;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -220,7 +220,7 @@ class Sheet {
     }
 
     private List<CellView.LoadView> loads(LifterBlock plan, int day, int week, String letter) {
-        List<Prescription> prescriptions = plan.projection().prescriptions(day, week);
+        List<PrescribedSets> prescriptions = plan.projection().prescriptions(day, week);
         List<ResolvedLoad> loads = plan.projection().loads(day, week);
         List<CellView.LoadView> views = new ArrayList<>();
         for (int i = 0; i < prescriptions.size(); i++) {
@@ -255,7 +255,7 @@ class Sheet {
                 .toList();
     }
 
-    private CellView.LoadView load(LifterBlock plan, Prescription prescription, ResolvedLoad load) {
+    private CellView.LoadView load(LifterBlock plan, PrescribedSets prescription, ResolvedLoad load) {
         if (load.missing().isPresent()) {
             ResolvedLoad.Why why = load.missing().get();
             boolean silent = why == ResolvedLoad.Why.BY_FEEL
@@ -283,7 +283,7 @@ class Sheet {
     }
 
     /** What stands beside the load, with what its law did where that is more than a step. */
-    private String beside(LifterBlock plan, Prescription prescription, ResolvedLoad.Known known) {
+    private String beside(LifterBlock plan, PrescribedSets prescription, ResolvedLoad.Known known) {
         String upTo = upTo(plan, prescription.part(), known);
         Optional<Step> after = known.origin().lawStep().filter(Step::isNoted);
         if (after.isEmpty()) {

@@ -9,8 +9,7 @@ import java.util.List;
 import java.util.Map;
 
 /** One training day across the weeks, with what is marked and what the block adds up to. */
-record SheetView(
-        int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List<MarkView> marks, ReckoningView reckoning) {
+record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List<MarkView> marks, TallyView reckoning) {
 
     /** A day to turn to. */
     record Tab(int day, String name, int offset, boolean open) {}

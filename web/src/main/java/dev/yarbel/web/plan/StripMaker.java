@@ -6,16 +6,16 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Exposure;
-import dev.yarbel.core.tally.Reckoning;
 import dev.yarbel.core.tally.WorkLine;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.block.Strips;
+import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.SessionLog;
-import dev.yarbel.web.book.Standing;
 import dev.yarbel.web.book.StripSource;
-import dev.yarbel.web.kit.AtHand;
+import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.page.Strip;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
@@ -52,7 +52,7 @@ class StripMaker implements Strips, StripSource {
     }
 
     @Override
-    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, Standing known, AtHand kit) {
+    public Optional<Strip> strip(LifterCard lifter, ZoneId zone, LifterRecord known, AvailableKit kit) {
         return blocks.current(lifter, zone, known, kit).map(this::draw);
     }
 
@@ -62,7 +62,7 @@ class StripMaker implements Strips, StripSource {
     @Override
     public Strip draw(LifterBlock plan) {
         Catalogue catalogue = plan.standing().catalogue();
-        Reckoning reckoning = Reckoning.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
+        BlockTally reckoning = BlockTally.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Map<Place, List<WorkLine>> work = new HashMap<>();
         for (WorkLine line : reckoning.lines()) {
             if (line.share().isPresent()) {
@@ -98,7 +98,7 @@ class StripMaker implements Strips, StripSource {
     }
 
     /** The families of contest lifts and events; where a block has none, all. */
-    private static List<Lift> lanes(Reckoning reckoning, Catalogue catalogue) {
+    private static List<Lift> lanes(BlockTally reckoning, Catalogue catalogue) {
         List<Lift> contested = reckoning.families().stream()
                 .filter(root -> catalogue.of(root).contest()
                         || reckoning.lines().stream()

@@ -7,8 +7,8 @@ import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.account.CoachedLifters;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
+import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.LifterChooser;
-import dev.yarbel.web.page.Moved;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -40,7 +40,7 @@ public class Roster implements LifterChooser, CoachedLifters {
     private final AcheRepository aches;
     private final Accounts accounts;
     private final ChangeLog changes;
-    private final Moved moved;
+    private final FloorNotifier moved;
     private final Clock clock;
 
     Roster(
@@ -48,7 +48,7 @@ public class Roster implements LifterChooser, CoachedLifters {
             AcheRepository aches,
             Accounts accounts,
             ChangeLog changes,
-            Moved moved,
+            FloorNotifier moved,
             Clock clock) {
         this.lifters = lifters;
         this.aches = aches;

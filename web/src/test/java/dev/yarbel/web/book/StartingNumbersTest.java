@@ -87,7 +87,7 @@ class StartingNumbersTest {
     }
 
     private Optional<Mass> workingMax(String lift) {
-        return book.standing(club.lifter).of(new Lift(lift)).flatMap(LiftStanding::workingMax);
+        return book.standing(club.lifter).of(new Lift(lift)).flatMap(LiftRecord::workingMax);
     }
 
     private Change latest() {
@@ -352,7 +352,7 @@ class StartingNumbersTest {
         assertThat(test("bench-press").text()).contains("Three left: that is enough.");
         send("bench-press", "/start/end").andExpect(status().isFound());
         // five at three left are eight in all; the working max is below the max they speak for
-        LiftStanding bench = book.standing(club.lifter).of(Lift.BENCH_PRESS).orElseThrow();
+        LiftRecord bench = book.standing(club.lifter).of(Lift.BENCH_PRESS).orElseThrow();
         assertThat(bench.workingMax().orElseThrow()).isBetween(Mass.ofKg(40), Mass.ofKg(53));
         assertThat(bench.maxes().get(0).source()).isEqualTo("guided test");
     }
@@ -374,7 +374,7 @@ class StartingNumbersTest {
     @Test
     void aLoadGoodForFifteenToTwentyStartsALiftToo() throws Exception {
         send("deadlift", "/start/good-for", "good", "60").andExpect(status().isFound());
-        LiftStanding deadlift = book.standing(club.lifter).of(Lift.DEADLIFT).orElseThrow();
+        LiftRecord deadlift = book.standing(club.lifter).of(Lift.DEADLIFT).orElseThrow();
         assertThat(deadlift.workingMax().orElseThrow()).isGreaterThan(Mass.ofKg(60));
         assertThat(deadlift.maxes().get(0).source()).isEqualTo("load good for 15 to 20");
         send("deadlift", "/start/good-for", "good", "").andExpect(status().isUnprocessableContent());

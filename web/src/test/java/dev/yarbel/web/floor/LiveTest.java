@@ -15,7 +15,7 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
-import dev.yarbel.web.page.Moved;
+import dev.yarbel.web.page.FloorNotifier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -35,7 +35,7 @@ class LiveTest {
     private Clubs4Tests clubs;
 
     @Autowired
-    private Moved moved;
+    private FloorNotifier moved;
 
     @Autowired
     private TransactionTemplate transaction;

@@ -32,7 +32,7 @@ import java.util.function.IntFunction;
  * @param weakPoint what its assistance should answer first
  * @param anew whether it follows a contest, and begins where the school begins however short it is
  */
-record StrandRequest(
+record ProgressionRequest(
         Lift lift,
         int weeks,
         int peak,
@@ -191,7 +191,7 @@ record StrandRequest(
      *
      * @param doses of each exercise that is wanted, in order
      */
-    List<Strand> assistance(int session, List<List<Optional<Dose>>> doses) {
+    List<LiftProgression> assistance(int session, List<List<Optional<Dose>>> doses) {
         List<Assistance.Choice> choices = Assistance.of(
                 root(),
                 weakPoint,
@@ -199,11 +199,11 @@ record StrandRequest(
                         && !candidate.equals(lift)
                         && !block.lifts().containsKey(candidate),
                 doses.size());
-        List<Strand> strands = new ArrayList<>();
+        List<LiftProgression> strands = new ArrayList<>();
         for (int i = 0; i < choices.size(); i++) {
-            strands.add(new Strand(
+            strands.add(new LiftProgression(
                     session,
-                    Strand.ASSISTANCE,
+                    LiftProgression.ASSISTANCE,
                     choices.get(i).lift(),
                     choices.get(i).purpose(),
                     doses.get(i)));
@@ -212,7 +212,7 @@ record StrandRequest(
     }
 
     /** Two exercises beside a session, in every week alike. */
-    List<Strand> assistance(int session, String first, String second) {
+    List<LiftProgression> assistance(int session, String first, String second) {
         return assistance(session, List.of(each(week -> dose(first)), each(week -> dose(second))));
     }
 }

@@ -1,7 +1,7 @@
 package dev.yarbel.core.prescription;
 
 /** How a set is meant beyond sets, repetitions and load. */
-public enum Manner {
+public enum SetModifier {
     /** As fast as possible with a light load. */
     SPEED("speed"),
     /** A part of the whole movement: loads over 100 % are right there. */
@@ -31,7 +31,7 @@ public enum Manner {
 
     private final String word;
 
-    Manner(String word) {
+    SetModifier(String word) {
         this.word = word;
     }
 

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-class LoaderTest {
+class BarLoadsTest {
 
     private static List<String> labels(Fit fit) {
         return fit.loading().stack().plates().stream().map(Plate::label).toList();
@@ -54,7 +54,7 @@ class LoaderTest {
     /** Common practice, no source: 90 % of 365 lb, 328.5, is loaded as 325 with 2.5 lb plates, rounding down. */
     @Test
     void aPercentageIsLoadedByTheCoachsRule() {
-        Loader lb = Kits.lb();
+        BarLoads lb = Kits.lb();
         Mass asked = Mass.ofLb(365).times(Percent.of(90));
         assertThat(lb.round(asked, Rounding.DOWN)).isEqualTo(Mass.ofLb(325));
         assertThat(lb.round(asked, Rounding.UP)).isEqualTo(Mass.ofLb(330));
@@ -76,8 +76,8 @@ class LoaderTest {
     /** IPF Technical Rules: bar 20 kg and collars 2.5 kg each are 25 kg (values from memory). */
     @Test
     void collarsArePartOfEveryLoad() {
-        Loader contest =
-                Loader.of(new Kit(Kits.BAR_20, Mass.ofKg(5), Kits.plates(KG, "25:8 20:1 15:1 10:1 5:1 2.5:1 1.25:1")));
+        BarLoads contest = BarLoads.of(
+                new BarKit(Kits.BAR_20, Mass.ofKg(5), Kits.plates(KG, "25:8 20:1 15:1 10:1 5:1 2.5:1 1.25:1")));
         assertThat(contest.fit(Mass.ofKg(10), Rounding.NEAREST).load()).isEqualTo(Mass.ofKg(25));
         assertThat(labels(contest.fit(Mass.ofKg(200), Rounding.NEAREST)))
                 .containsExactly("25", "25", "25", "10", "2.5");
@@ -85,7 +85,7 @@ class LoaderTest {
 
     @Test
     void aLoadOutOfReachSaysWhereTheKitEnds() {
-        Loader few = Kits.bar20("20:1");
+        BarLoads few = Kits.bar20("20:1");
         assertThat(few.fit(Mass.ofKg(15), Rounding.NEAREST).limit()).isEqualTo(Fit.Limit.BELOW_THE_BAR);
         Fit tooMuch = few.fit(Mass.ofKg(100), Rounding.UP);
         assertThat(tooMuch.limit()).isEqualTo(Fit.Limit.BEYOND_THE_PLATES);
@@ -94,7 +94,7 @@ class LoaderTest {
 
     @Test
     void aBarWithoutPlatesHasOneLoadAndNoStep() {
-        Loader bare = Kits.bar20("");
+        BarLoads bare = Kits.bar20("");
         assertThat(bare.loads()).containsExactly(Mass.ofKg(20));
         assertThat(bare.stepAt(Mass.ofKg(20))).isEqualTo(Mass.ZERO);
     }
@@ -110,7 +110,7 @@ class LoaderTest {
     void kgAndLbPlatesWorkOnOneBar(Rounding rule) {
         Map<Plate, Integer> both = new HashMap<>(Kits.pairs(KG, "20:2 10:1 5:1 2.5:1 1.25:1"));
         both.putAll(Kits.pairs(LB, "45:2 25:1 10:1 5:1 2.5:1"));
-        Loader loader = Loader.of(new Kit(Kits.BAR_20, Mass.ZERO, PlateSet.of(both)));
+        BarLoads loader = BarLoads.of(new BarKit(Kits.BAR_20, Mass.ZERO, PlateSet.of(both)));
         Fit fit = loader.fit(Mass.of("133.3", KG), rule);
         assertThat(fit.load().distanceTo(fit.asked())).isLessThan(Mass.ofKg(1));
         assertThat(loader.canLoad(fit.load())).isTrue();
@@ -118,7 +118,7 @@ class LoaderTest {
 
     @Test
     void whatIsOnTheBarStaysWhereThatMovesFewerPlates() {
-        Loader loader = Kits.kg();
+        BarLoads loader = Kits.kg();
         PlateStack top = PlateStack.of(Plate.of("20", KG), Plate.of("15", KG), Plate.of("10", KG), Plate.of("5", KG));
         Fit backOff = loader.fit(Mass.ofKg(110), Rounding.NEAREST, top);
         assertThat(labels(backOff)).containsExactly("20", "15", "10");
@@ -160,7 +160,7 @@ class LoaderTest {
             @ForAll("inventories") Map<Plate, Integer> inventory,
             @ForAll @IntRange(min = 0, max = 400) int halfKg,
             @ForAll Rounding rule) {
-        Loader loader = Loader.of(new Kit(Kits.BAR_20, Mass.ZERO, PlateSet.of(inventory)));
+        BarLoads loader = BarLoads.of(new BarKit(Kits.BAR_20, Mass.ZERO, PlateSet.of(inventory)));
         Mass asked = Mass.ofKg(halfKg).half();
         Fit fit = loader.fit(asked, rule);
 
@@ -208,7 +208,7 @@ class LoaderTest {
             @ForAll("inventories") Map<Plate, Integer> inventory,
             @ForAll @IntRange(min = 20, max = 200) int from,
             @ForAll @IntRange(min = 20, max = 200) int to) {
-        Loader loader = Loader.of(new Kit(Kits.BAR_20, Mass.ZERO, PlateSet.of(inventory)));
+        BarLoads loader = BarLoads.of(new BarKit(Kits.BAR_20, Mass.ZERO, PlateSet.of(inventory)));
         PlateStack on = loader.fit(Mass.ofKg(from), Rounding.NEAREST).loading().stack();
         Fit anew = loader.fit(Mass.ofKg(to), Rounding.NEAREST);
         Fit changed = loader.fit(Mass.ofKg(to), Rounding.NEAREST, on);

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
  * transaction it is told in: nothing is heard of what was not kept.
  */
 @Component
-public class Moved {
+public class FloorNotifier {
 
     /** The channel it is told on; what is told is {@code club/lifter/cause}. */
     public static final String CHANNEL = "yarbel_floor";
@@ -19,7 +19,7 @@ public class Moved {
 
     private final JdbcClient jdbc;
 
-    Moved(JdbcClient jdbc) {
+    FloorNotifier(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param unit as the coach typed
  * @param at where the load of the dose is meant, if the dose says so
  */
-public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit, Optional<End> at) {
+public record AccommodatingResistance(Kind kind, Mass bottom, Mass top, MassUnit unit, Optional<End> at) {
 
     /** Where the load of a dose is meant. */
     public enum End {
@@ -56,7 +56,7 @@ public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit, Optional
         }
     }
 
-    public Changing {
+    public AccommodatingResistance {
         boolean right = kind == Kind.REVERSE ? !bottom.isLessThan(top) : !top.isLessThan(bottom);
         if (!right || bottom.plus(top).isZero() || bottom.isNegative() || top.isNegative()) {
             throw new IllegalArgumentException("chains and bands add most at the top, reverse bands help most below");
@@ -67,18 +67,18 @@ public record Changing(Kind kind, Mass bottom, Mass top, MassUnit unit, Optional
     }
 
     /** Nothing is said of where the load is meant. */
-    public Changing(Kind kind, Mass bottom, Mass top, MassUnit unit) {
+    public AccommodatingResistance(Kind kind, Mass bottom, Mass top, MassUnit unit) {
         this(kind, bottom, top, unit, Optional.empty());
     }
 
     /** The same with its load meant there. */
-    public Changing at(End end) {
-        return new Changing(kind, bottom, top, unit, Optional.of(end));
+    public AccommodatingResistance at(End end) {
+        return new AccommodatingResistance(kind, bottom, top, unit, Optional.of(end));
     }
 
     /** The same set-up, wherever the load is meant. */
-    public Changing setUp() {
-        return new Changing(kind, bottom, top, unit);
+    public AccommodatingResistance setUp() {
+        return new AccommodatingResistance(kind, bottom, top, unit);
     }
 
     /** What has to be on the bar for a load at the bottom; may be less than nothing. */

@@ -3,7 +3,7 @@ package dev.yarbel.core.equipment;
 import dev.yarbel.core.measure.Mass;
 
 /** A loaded bar: the same stack on each side. */
-public record Loading(Kit kit, PlateStack stack) {
+public record LoadedBar(BarKit kit, PlateStack stack) {
 
     /** Bar, collars and both sides. */
     public Mass total() {

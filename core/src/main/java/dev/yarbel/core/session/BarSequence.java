@@ -1,8 +1,8 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.Rpe;
-import dev.yarbel.core.equipment.Loading;
-import dev.yarbel.core.equipment.Loads;
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
@@ -26,7 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 
 /** Lays out the sets of a day and follows the bars through it, set by set: what is on each when the next set comes. */
-final class Stations {
+final class BarSequence {
 
     /** Climbing sets begin this far below where they are expected to end, and go up by this much; starting values of ours. */
     private static final Percent FIRST_OF_A_CLIMB = Percent.of(85);
@@ -46,7 +46,7 @@ final class Stations {
     private PlateStack onTheBar = PlateStack.EMPTY;
     private Optional<Lift> lastLift = Optional.empty();
 
-    Stations(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
+    BarSequence(Resolver resolver, FloorRules rules, Amended amended, List<DoneSet> done) {
         this.resolver = resolver;
         this.rules = rules;
         this.amended = amended;
@@ -60,7 +60,7 @@ final class Stations {
     }
 
     void add(SlotPlan slot) {
-        Prescription prescription = slot.prescription();
+        PrescribedSets prescription = slot.prescription();
         onTheBar = onTheBarOf(prescription);
         lastLift = Optional.of(prescription.lift());
         if (prescription.sets() > 0) {
@@ -75,11 +75,11 @@ final class Stations {
     }
 
     /** The plates on the bar for a part from the part before it: those of the same lift; another lift begins with its own. */
-    PlateStack onTheBarOf(Prescription prescription) {
+    PlateStack onTheBarOf(PrescribedSets prescription) {
         return lastLift.filter(prescription.lift()::equals).isPresent() ? onTheBar : PlateStack.EMPTY;
     }
 
-    private void addWarmUps(Prescription prescription, Optional<Ramp> ramp) {
+    private void addWarmUps(PrescribedSets prescription, Optional<Ramp> ramp) {
         List<RampStep> steps = new ArrayList<>(ramp.map(Ramp::steps).orElse(List.of()));
         List<Amendment.Step> added = prescription.firstSet() == 1 ? amended.steps(prescription.letter()) : List.of();
         for (Amendment.Step more : added) {
@@ -99,7 +99,7 @@ final class Stations {
     }
 
     /** The number of the last set: as asked, as the day has it so far, and as many as were really done. */
-    private int end(Prescription prescription) {
+    private int end(PrescribedSets prescription) {
         int first = prescription.firstSet();
         int asked = first + prescription.sets() - 1;
         List<DoneSet> ofPart =
@@ -118,7 +118,7 @@ final class Stations {
      * @param last the number of the last set done
      * @param asked the number of the last set asked for beforehand
      */
-    private record End(Prescription prescription, List<DoneSet> ofPart, int last, int asked)
+    private record End(PrescribedSets prescription, List<DoneSet> ofPart, int last, int asked)
             implements Work.Visitor<Integer> {
 
         @Override
@@ -195,7 +195,7 @@ final class Stations {
     }
 
     /** The repetitions a set asks for; of a number in all, those still to be done before it. */
-    private int reps(TaskKey key, Prescription asked) {
+    private int reps(TaskKey key, PrescribedSets asked) {
         if (!asked.part().work().isInAll()) {
             return asked.part().reps();
         }
@@ -206,7 +206,7 @@ final class Stations {
     }
 
     /** The repetitions still to be done of a number in all. */
-    private static int left(Prescription prescription, List<DoneSet> ofPart) {
+    private static int left(PrescribedSets prescription, List<DoneSet> ofPart) {
         return prescription.part().reps()
                 - ofPart.stream().mapToInt(d -> d.set().reps()).sum();
     }
@@ -219,15 +219,15 @@ final class Stations {
                         .isPresent();
     }
 
-    private Because because(Prescription prescription, TaskKey key, ResolvedLoad load) {
+    private Because because(PrescribedSets prescription, TaskKey key, ResolvedLoad load) {
         if (amended.load(key).isPresent()) {
             return Because.DECIDED;
         }
         return load.known().isPresent() && fromLast(prescription, key).isPresent() ? Because.LAST_SET : Because.ASKED;
     }
 
-    private Optional<Loading> loading(SlotPlan slot, TaskKey key, Because because) {
-        Prescription prescription = slot.prescription();
+    private Optional<LoadedBar> loading(SlotPlan slot, TaskKey key, Because because) {
+        PrescribedSets prescription = slot.prescription();
         Lift lift = prescription.lift();
         if (because == Because.DECIDED) {
             return loading(lift, amended.load(key).orElseThrow(), resolver.rounding(), onTheBar);
@@ -256,7 +256,7 @@ final class Stations {
     }
 
     /** The load of the first set of a part, as it can be loaded; empty where it cannot be said. */
-    static Optional<Mass> firstLoad(Resolver resolver, Prescription prescription, ResolvedLoad load) {
+    static Optional<Mass> firstLoad(Resolver resolver, PrescribedSets prescription, ResolvedLoad load) {
         return load.load()
                 .flatMap(mass -> prescription.part().work().isClimb()
                         ? resolver.kit(prescription.lift())
@@ -285,7 +285,7 @@ final class Stations {
         open.stream().filter(this::isChosen).forEach(order::add);
         open.stream().filter(task -> !isChosen(task)).forEach(order::add);
         for (Task task : order) {
-            Optional<Loads> kit = resolver.kit(task.lift());
+            Optional<AvailableLoads> kit = resolver.kit(task.lift());
             if (kit.isPresent()) {
                 boolean inTurns = slotsOfGroup.getOrDefault(task.asked().group(), 1) > 1;
                 Object bar = inTurns ? List.of(kit.get(), task.key().letter()) : kit.get();
@@ -304,15 +304,15 @@ final class Stations {
     }
 
     private PlateStack after(Task task, PlateStack on) {
-        PlateStack asPlanned = task.loading().map(Loading::stack).orElse(on);
+        PlateStack asPlanned = task.loading().map(LoadedBar::stack).orElse(on);
         return Optional.ofNullable(lifted.get(task.key()))
                 .flatMap(set -> loading(task.lift(), set.load(), Rounding.NEAREST, asPlanned))
-                .map(Loading::stack)
+                .map(LoadedBar::stack)
                 .orElse(asPlanned);
     }
 
     /** The load that the set before this one speaks for, where it moves this one; a lift that is held goes no higher. */
-    private Optional<Mass> fromLast(Prescription prescription, TaskKey key) {
+    private Optional<Mass> fromLast(PrescribedSets prescription, TaskKey key) {
         Optional<Mass> next = spokenFor(prescription, key);
         return rules.held().contains(prescription.lift())
                 ? next.map(load -> Mass.min(
@@ -321,7 +321,7 @@ final class Stations {
                 : next;
     }
 
-    private Optional<Mass> spokenFor(Prescription prescription, TaskKey key) {
+    private Optional<Mass> spokenFor(PrescribedSets prescription, TaskKey key) {
         TaskKey before = TaskKey.work(key.letter(), Math.max(1, key.number() - 1));
         LiftedSet last = lifted.get(before);
         if (last == null
@@ -361,22 +361,22 @@ final class Stations {
                 : Math.min(0, asked.leastRating().orElseThrow().halvesLeft() - left);
     }
 
-    private void add(TaskKey key, Prescription asked, Optional<Loading> loading, Because because, boolean last) {
+    private void add(TaskKey key, PrescribedSets asked, Optional<LoadedBar> loading, Because because, boolean last) {
         add(key, asked, loading, reps(key, asked), because, last);
     }
 
     private void add(
-            TaskKey key, Prescription asked, Optional<Loading> loading, int reps, Because because, boolean last) {
+            TaskKey key, PrescribedSets asked, Optional<LoadedBar> loading, int reps, Because because, boolean last) {
         tasks.add(new Task(key, asked, onTheBar, loading, reps, because, last));
-        PlateStack asPlanned = loading.map(Loading::stack).orElse(onTheBar);
+        PlateStack asPlanned = loading.map(LoadedBar::stack).orElse(onTheBar);
         onTheBar = Optional.ofNullable(lifted.get(key))
                 .flatMap(set -> loading(asked.lift(), set.load(), Rounding.NEAREST, asPlanned))
-                .map(Loading::stack)
+                .map(LoadedBar::stack)
                 .orElse(asPlanned);
     }
 
-    private Optional<Loading> loading(Lift lift, Mass load, Rounding rounding, PlateStack before) {
-        Optional<Loads> kit = resolver.kit(lift);
+    private Optional<LoadedBar> loading(Lift lift, Mass load, Rounding rounding, PlateStack before) {
+        Optional<AvailableLoads> kit = resolver.kit(lift);
         return kit.map(loads -> loads.fit(load, rounding, before).loading());
     }
 }

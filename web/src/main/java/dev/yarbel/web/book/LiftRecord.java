@@ -9,7 +9,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.progress.LastSession;
@@ -30,7 +30,7 @@ import java.util.Optional;
  * @param eventLoad the load announced for the contest
  * @param mastery as the coach decided
  */
-public record LiftStanding(
+public record LiftRecord(
         Lift lift,
         Optional<Mass> workingMax,
         List<SetDownMax> setDown,
@@ -43,13 +43,13 @@ public record LiftStanding(
         Optional<LocalDate> practisedSince,
         Optional<Consistency> consistency) {
 
-    public LiftStanding {
+    public LiftRecord {
         setDown = List.copyOf(setDown);
     }
 
     /** Nothing is known of the lift. */
-    static LiftStanding none(Lift lift) {
-        return new LiftStanding(
+    static LiftRecord none(Lift lift) {
+        return new LiftRecord(
                 lift,
                 Optional.empty(),
                 List.of(),
@@ -74,7 +74,7 @@ public record LiftStanding(
      * @param lastTimes the last session of each kind of work with the lift
      * @param ownBests the best of each set-up of chains or bands
      */
-    LiftNumbers numbers(Map<KindOfWork, LastSession> lastTimes, Map<Changing, Mass> ownBests) {
+    LiftNumbers numbers(Map<KindOfWork, LastSession> lastTimes, Map<AccommodatingResistance, Mass> ownBests) {
         Map<Integer, Mass> repMaxes = new HashMap<>();
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)

@@ -8,9 +8,9 @@ import dev.yarbel.core.measure.Mass;
  * @param collars the mass of both collars together; zero for spring clips. They are on for every load, the bare bar's
  *     too, as in a contest.
  */
-public record Kit(Bar bar, Mass collars, PlateSet plates) {
+public record BarKit(Bar bar, Mass collars, PlateSet plates) {
 
-    public Kit {
+    public BarKit {
         if (collars.isNegative()) {
             throw new IllegalArgumentException("collars weigh something or nothing");
         }
@@ -22,7 +22,7 @@ public record Kit(Bar bar, Mass collars, PlateSet plates) {
     }
 
     /** Bar, collars and this stack on each side. */
-    public Loading with(PlateStack stack) {
-        return new Loading(this, stack);
+    public LoadedBar with(PlateStack stack) {
+        return new LoadedBar(this, stack);
     }
 }

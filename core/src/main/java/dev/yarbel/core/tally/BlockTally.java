@@ -9,7 +9,7 @@ import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
@@ -29,7 +29,7 @@ import java.util.stream.Stream;
  * <p>A close variation is one that is contested itself, or whose default ratio to a contest lift lies from 85 to 115 %
  * (a starting value of ours).
  */
-public final class Reckoning {
+public final class BlockTally {
 
     private static final Percent CLOSE_FROM = Percent.of(85);
     private static final Percent CLOSE_TO = Percent.of(115);
@@ -41,7 +41,7 @@ public final class Reckoning {
     /** The lines of each family, the families in the order they come in the block. */
     private final Map<Lift, List<WorkLine>> byRoot;
 
-    private Reckoning(Catalogue catalogue, int weeks, List<WorkLine> lines) {
+    private BlockTally(Catalogue catalogue, int weeks, List<WorkLine> lines) {
         this.catalogue = catalogue;
         this.weeks = weeks;
         this.lines = List.copyOf(lines);
@@ -60,7 +60,7 @@ public final class Reckoning {
     }
 
     /** Reckons a block that has been worked out. */
-    public static Reckoning of(
+    public static BlockTally of(
             Block block, Projection projection, Resolver resolver, Projection.Log log, Catalogue catalogue) {
         List<WorkLine> lines = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
@@ -77,7 +77,7 @@ public final class Reckoning {
                         }
                     }
                 } else {
-                    List<Prescription> asked = projection.prescriptions(day, week);
+                    List<PrescribedSets> asked = projection.prescriptions(day, week);
                     List<ResolvedLoad> loads = projection.loads(day, week);
                     for (int i = 0; i < asked.size(); i++) {
                         lines.add(WorkLine.planned(
@@ -90,7 +90,7 @@ public final class Reckoning {
                 }
             }
         }
-        return new Reckoning(catalogue, block.weeks(), lines);
+        return new BlockTally(catalogue, block.weeks(), lines);
     }
 
     public int weeks() {

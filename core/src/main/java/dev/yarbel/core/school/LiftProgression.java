@@ -13,13 +13,13 @@ import java.util.Optional;
  * @param lift the lift itself, or a variation or assistance for it
  * @param doses one for each training week, deloads not counted
  */
-record Strand(int session, int rank, Lift lift, Purpose purpose, List<Optional<Dose>> doses) {
+record LiftProgression(int session, int rank, Lift lift, Purpose purpose, List<Optional<Dose>> doses) {
 
     static final int MAIN = 0;
     static final int SECOND = 1;
     static final int ASSISTANCE = 2;
 
-    Strand {
+    LiftProgression {
         doses = List.copyOf(doses);
     }
 }

@@ -15,9 +15,9 @@ import java.util.List;
  * @param bottom the height of the bar above the floor at the bottom of the lift
  * @param top its height at the top
  */
-public record ChangingLoad(Mass bar, List<Accommodation> with, Length bottom, Length top) {
+public record AccommodatedLoad(Mass bar, List<Accommodation> with, Length bottom, Length top) {
 
-    public ChangingLoad {
+    public AccommodatedLoad {
         with = List.copyOf(with);
         if (bottom.isNegative() || !top.isGreaterThan(bottom)) {
             throw new IllegalArgumentException("a lift goes up from a bottom to a top");
@@ -70,7 +70,7 @@ public record ChangingLoad(Mass bar, List<Accommodation> with, Length bottom, Le
     }
 
     /** The same set-up with another bar load. */
-    public ChangingLoad withBar(Mass load) {
-        return new ChangingLoad(load, with, bottom, top);
+    public AccommodatedLoad withBar(Mass load) {
+        return new AccommodatedLoad(load, with, bottom, top);
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
  * @param days one line for each day of a week: which tissues it loads most
  * @param zones what Prilepin's table says of the day that is open
  */
-record ReckoningView(
+record TallyView(
         List<Week> weeks,
         List<Line> lifts,
         List<Line> muscles,

@@ -21,12 +21,12 @@ import java.util.concurrent.atomic.AtomicReferenceArray;
  *
  * <p>One side holds at most {@link #MOST_A_SIDE}. Instances never change what they say and are worth keeping.
  */
-public final class Loader extends Loads {
+public final class BarLoads extends AvailableLoads {
 
     /** More than any sleeve takes. */
     public static final Mass MOST_A_SIDE = Mass.ofKg(400);
 
-    private final Kit kit;
+    private final BarKit kit;
     private final List<PlateSet.Pairs> kinds;
     /** For each kind of plate, the sorted sums that it and all lighter kinds can make. */
     private final long[][] sums;
@@ -34,13 +34,13 @@ public final class Loader extends Loads {
     /** The whole loads that the sums of all kinds make, lightest first. */
     private final long[] totals;
     /** What makes each of them with the fewest plates, once it was asked for. */
-    private final AtomicReferenceArray<Loading> loadings;
+    private final AtomicReferenceArray<LoadedBar> loadings;
 
     private volatile List<Mass> all;
     private final Map<Long, Integer> fewestBySide = new ConcurrentHashMap<>();
     private final Map<Wanted, List<PlateStack>> stacksBySide = new ConcurrentHashMap<>();
 
-    private Loader(Kit kit) {
+    private BarLoads(BarKit kit) {
         this.kit = kit;
         this.kinds = kit.plates().heaviestFirst();
         this.sums = new long[kinds.size() + 1][];
@@ -60,8 +60,8 @@ public final class Loader extends Loads {
     }
 
     /** Works out what can be loaded from a kit. */
-    public static Loader of(Kit kit) {
-        return new Loader(kit);
+    public static BarLoads of(BarKit kit) {
+        return new BarLoads(kit);
     }
 
     private static long[] shifted(long[] from, long by) {
@@ -84,7 +84,7 @@ public final class Loader extends Loads {
         return Arrays.copyOf(merged, size);
     }
 
-    public Kit kit() {
+    public BarKit kit() {
         return kit;
     }
 
@@ -94,7 +94,7 @@ public final class Loader extends Loads {
     }
 
     @Override
-    public Optional<Loader> loader() {
+    public Optional<BarLoads> loader() {
         return Optional.of(this);
     }
 
@@ -109,8 +109,8 @@ public final class Loader extends Loads {
     }
 
     @Override
-    Loading loading(int index) {
-        Loading known = loadings.get(index);
+    LoadedBar loading(int index) {
+        LoadedBar known = loadings.get(index);
         if (known == null) {
             known = kit.with(fewest(0, Integer.MAX_VALUE, sums[0][index]));
             loadings.set(index, known);
@@ -119,7 +119,7 @@ public final class Loader extends Loads {
     }
 
     @Override
-    Loading loading(int index, PlateStack onTheBar) {
+    LoadedBar loading(int index, PlateStack onTheBar) {
         return kit.with(keeping(onTheBar, sums[0][index]));
     }
 

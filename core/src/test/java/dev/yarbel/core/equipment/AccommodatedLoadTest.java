@@ -18,7 +18,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
-class ChangingLoadTest {
+class AccommodatedLoadTest {
 
     private static final Length BOTTOM = Length.ofCm(60);
     private static final Length TOP = Length.ofCm(130);
@@ -32,7 +32,7 @@ class ChangingLoadTest {
     void thirtyPoundsOfChainOnAHundredAndFiftyKilogramsIsNotAHundredAndEighty() {
         // common practice, no source: 163.6 kg at lockout, all of the chain off the floor
         Chains chains = new Chains(Mass.ofLb(10), Length.of(new BigDecimal("1.5"), LengthUnit.M), 1, Length.ZERO);
-        ChangingLoad load = new ChangingLoad(Mass.ofKg(150), List.of(chains), BOTTOM, Length.ofCm(150));
+        AccommodatedLoad load = new AccommodatedLoad(Mass.ofKg(150), List.of(chains), BOTTOM, Length.ofCm(150));
         assertThat(load.atTop().format(MassUnit.KG, 1)).isEqualTo("163.6 kg");
     }
 
@@ -40,7 +40,7 @@ class ChangingLoadTest {
     void chainOnTheFloorWeighsNothing() {
         // 8 kg a metre, 1 m long, one a side, on a leader of 40 cm: 20 cm hang at 60 cm, all of it from 140 cm up
         Chains chains = new Chains(Mass.ofKg(8), Length.ofCm(100), 1, Length.ofCm(40));
-        ChangingLoad load = new ChangingLoad(Mass.ofKg(100), List.of(chains), BOTTOM, TOP);
+        AccommodatedLoad load = new AccommodatedLoad(Mass.ofKg(100), List.of(chains), BOTTOM, TOP);
         assertThat(load.atBottom().format(MassUnit.KG, 3)).isEqualTo("103.2 kg");
         assertThat(load.atTop().format(MassUnit.KG, 3)).isEqualTo("114.4 kg");
         assertThat(load.at(Length.ofCm(200)).format(MassUnit.KG, 3)).isEqualTo("116 kg");
@@ -50,11 +50,11 @@ class ChangingLoadTest {
     @Test
     void aBandPullsInProportionBetweenTheTwoLengthsMeasured() {
         Bands bands = new Bands(band(10, 40), band(10, 40), Length.ZERO);
-        ChangingLoad load = new ChangingLoad(Mass.ofKg(100), List.of(bands), BOTTOM, TOP);
+        AccommodatedLoad load = new AccommodatedLoad(Mass.ofKg(100), List.of(bands), BOTTOM, TOP);
         assertThat(load.atBottom()).isEqualTo(Mass.ofKg(126));
         assertThat(load.atTop()).isEqualTo(Mass.ofKg(168));
         assertThat(load.isMeasured()).isTrue();
-        ChangingLoad beyond = new ChangingLoad(Mass.ofKg(100), List.of(bands), BOTTOM, Length.ofCm(190));
+        AccommodatedLoad beyond = new AccommodatedLoad(Mass.ofKg(100), List.of(bands), BOTTOM, Length.ofCm(190));
         assertThat(beyond.isMeasured()).isFalse();
         assertThat(beyond.atTop()).isEqualTo(Mass.ofKg(180));
     }
@@ -62,7 +62,7 @@ class ChangingLoadTest {
     @Test
     void reverseBandsHelpAtTheBottomAndLetGoTowardsTheTop() {
         ReverseBands help = new ReverseBands(band(0, 20), band(0, 20), Length.ofCm(185));
-        ChangingLoad load = new ChangingLoad(Mass.ofKg(200), List.of(help), Length.ofCm(35), Length.ofCm(135));
+        AccommodatedLoad load = new AccommodatedLoad(Mass.ofKg(200), List.of(help), Length.ofCm(35), Length.ofCm(135));
         assertThat(load.atBottom()).isEqualTo(Mass.ofKg(160));
         assertThat(load.atTop()).isEqualTo(Mass.ofKg(200));
     }
@@ -70,7 +70,7 @@ class ChangingLoadTest {
     @Property
     void theBarForAWantedLoadComesToThatLoad(
             @ForAll @IntRange(min = 50, max = 400) int wanted, @ForAll @IntRange(min = 10, max = 60) int pull) {
-        ChangingLoad load = new ChangingLoad(
+        AccommodatedLoad load = new AccommodatedLoad(
                 Mass.ofKg(20),
                 List.of(
                         new Bands(band(5, pull), band(5, pull), Length.ofCm(10)),
@@ -80,10 +80,10 @@ class ChangingLoadTest {
         Mass aim = Mass.ofKg(wanted);
         assertThat(load.withBar(load.barForBottom(aim)).atBottom()).isEqualTo(aim);
         assertThat(load.withBar(load.barForTop(aim)).atTop()).isEqualTo(aim);
-        List<ChangingLoad.Point> curve = load.curve(15);
+        List<AccommodatedLoad.Point> curve = load.curve(15);
         assertThat(curve.get(0).load()).isEqualTo(load.atBottom());
         assertThat(curve.get(14).load()).isEqualTo(load.atTop());
-        assertThat(curve).extracting(ChangingLoad.Point::load).isSorted();
+        assertThat(curve).extracting(AccommodatedLoad.Point::load).isSorted();
     }
 
     @Test
@@ -98,7 +98,7 @@ class ChangingLoadTest {
     @Test
     void measurementsThatCannotBeAreRefused() {
         assertThatThrownBy(() -> band(40, 40)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new ChangingLoad(Mass.ofKg(20), List.of(), TOP, BOTTOM))
+        assertThatThrownBy(() -> new AccommodatedLoad(Mass.ofKg(20), List.of(), TOP, BOTTOM))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -27,24 +27,24 @@ import java.util.stream.Stream;
  * @param since the log holds every session from this day on
  * @param catalogue the lifts that the lifter's club knows
  */
-public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> lifts, List<SessionLog> log) {
+public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord> lifts, List<SessionLog> log) {
 
-    public Standing {
+    public LifterRecord {
         lifts = List.copyOf(lifts);
         log = List.copyOf(log);
     }
 
-    public Optional<LiftStanding> of(Lift lift) {
+    public Optional<LiftRecord> of(Lift lift) {
         return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
     }
 
     /** Whether the numbers of lifts are the very same, and not worked out anew. */
-    public boolean hasNumbersOf(Standing other) {
+    public boolean hasNumbersOf(LifterRecord other) {
         return lifts == other.lifts;
     }
 
     /** The same with an open session as it is now; empty where it was finished before, on which numbers may hang. */
-    Optional<Standing> withOpen(SessionLog session) {
+    Optional<LifterRecord> withOpen(SessionLog session) {
         int at = 0;
         while (at < log.size() && log.get(at).id() != session.id()) {
             at++;
@@ -59,7 +59,7 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
             now.add(session);
             now.sort(Comparator.comparing(SessionLog::date));
         }
-        return Optional.of(new Standing(since, catalogue, lifts, now));
+        return Optional.of(new LifterRecord(since, catalogue, lifts, now));
     }
 
     /**
@@ -77,7 +77,7 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
     /** What loads can hang on, for each lift and for its variations by their ratios. */
     public Numbers numbers() {
         Map<Lift, Ratio> ratios = new HashMap<>(catalogue.ratios());
-        for (LiftStanding lift : lifts) {
+        for (LiftRecord lift : lifts) {
             lift.ratio()
                     .ifPresent(share -> ratios.computeIfPresent(
                             lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
@@ -87,7 +87,7 @@ public record Standing(LocalDate since, Catalogue catalogue, List<LiftStanding> 
         Map<Lift, LiftNumbers> own = new HashMap<>();
         Stream.concat(
                         lifts.stream(),
-                        last.lifts().stream().filter(lift -> of(lift).isEmpty()).map(LiftStanding::none))
+                        last.lifts().stream().filter(lift -> of(lift).isEmpty()).map(LiftRecord::none))
                 .forEach(standing -> own.put(
                         standing.lift(),
                         standing.numbers(

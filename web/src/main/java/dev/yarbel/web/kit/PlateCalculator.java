@@ -1,11 +1,11 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatedLoad;
 import dev.yarbel.core.equipment.Accommodation;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Band;
-import dev.yarbel.core.equipment.ChangingLoad;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
@@ -22,14 +22,14 @@ import org.springframework.stereotype.Component;
 
 /** Tries loads on a gym's kit, plain ones and ones that chains and bands change. */
 @Component
-class Trial {
+class PlateCalculator {
 
     private static final Length LOWEST = Length.ZERO;
     private static final Length HIGHEST = Length.ofCm(400);
 
     private final KitShelf shelf;
 
-    Trial(KitShelf shelf) {
+    PlateCalculator(KitShelf shelf) {
         this.shelf = shelf;
     }
 
@@ -54,7 +54,7 @@ class Trial {
     }
 
     /** The loads of a choice. */
-    Optional<Loads> loads(Gyms.Stock stock, String key) {
+    Optional<AvailableLoads> loads(Gyms.Stock stock, String key) {
         Gym gym = stock.asGym();
         for (PieceEntity bar : stock.on(Shelf.BARS)) {
             if (key.equals("bar-" + bar.id())) {
@@ -129,7 +129,7 @@ class Trial {
     }
 
     /** A load with chains or bands on a bar. */
-    Optional<ChangingView> changing(Gyms.Stock stock, Form form) {
+    Optional<AccommodatedView> changing(Gyms.Stock stock, Form form) {
         if (form.wanted() == null) {
             return Optional.empty();
         }
@@ -148,10 +148,10 @@ class Trial {
         if (with.isEmpty()) {
             throw new UnreadableException("kit.nothing-on").in("chain");
         }
-        Loads bar = loads(stock, with(form))
-                .filter(Loads::takesPlates)
+        AvailableLoads bar = loads(stock, with(form))
+                .filter(AvailableLoads::takesPlates)
                 .orElseThrow(() -> new UnreadableException("read.choice").in("with"));
-        ChangingLoad bare = new ChangingLoad(wanted, with, bottom, top);
+        AccommodatedLoad bare = new AccommodatedLoad(wanted, with, bottom, top);
         Mass asked =
                 switch (form.at() == null ? At.BAR : form.at()) {
                     case BOTTOM -> bare.barForBottom(wanted);
@@ -166,11 +166,11 @@ class Trial {
                             bar.heaviest().format(unit, 1))
                     .in("wanted");
         }
-        ChangingLoad loaded = bare.withBar(bar.round(asked, Rounding.NEAREST));
+        AccommodatedLoad loaded = bare.withBar(bar.round(asked, Rounding.NEAREST));
         Set<Band.Unlike> unlike =
                 bands.map(pair -> pair.one().unlike(pair.other())).orElse(Set.of());
         return Optional.of(
-                ChangingView.of(loaded, asked, unit, unlike, bands.isPresent(), bands.isPresent() && reverse));
+                AccommodatedView.of(loaded, asked, unit, unlike, bands.isPresent(), bands.isPresent() && reverse));
     }
 
     private static Optional<Piece> find(Gyms.Stock stock, Shelf on, Long id) {
@@ -185,7 +185,8 @@ class Trial {
         if (aSide * 2 > chain.count()) {
             throw new UnreadableException("kit.chains", String.valueOf(chain.count())).in("aSide");
         }
-        Length drop = Reading.fieldIfAny("drop", form.drop(), Trial::height).orElse(Length.ZERO);
+        Length drop =
+                Reading.fieldIfAny("drop", form.drop(), PlateCalculator::height).orElse(Length.ZERO);
         return new Accommodation.Chains(chain.perMetre(), chain.length(), aSide, drop);
     }
 
@@ -200,7 +201,7 @@ class Trial {
     }
 
     private static Length height(String field, String typed) {
-        return Reading.field(field, typed, Trial::height);
+        return Reading.field(field, typed, PlateCalculator::height);
     }
 
     private static Length height(String text) {

@@ -1,7 +1,7 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatedLoad;
 import dev.yarbel.core.equipment.Band;
-import dev.yarbel.core.equipment.ChangingLoad;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
@@ -18,8 +18,8 @@ import java.util.Set;
  * @param unlike what sets the bands of a pair apart
  * @param bands whether bands are on, and reverse ones among them
  */
-record ChangingView(
-        ChangingLoad load,
+record AccommodatedView(
+        AccommodatedLoad load,
         Mass asked,
         MassUnit unit,
         Set<Band.Unlike> unlike,
@@ -38,12 +38,12 @@ record ChangingView(
     /** A load on the axis below. */
     record Tick(int x, String load) {}
 
-    static ChangingView of(
-            ChangingLoad load, Mass asked, MassUnit unit, Set<Band.Unlike> unlike, boolean bands, boolean reverse) {
-        List<ChangingLoad.Point> curve = load.curve(POINTS);
+    static AccommodatedView of(
+            AccommodatedLoad load, Mass asked, MassUnit unit, Set<Band.Unlike> unlike, boolean bands, boolean reverse) {
+        List<AccommodatedLoad.Point> curve = load.curve(POINTS);
         Mass least = load.bar();
         Mass most = load.bar();
-        for (ChangingLoad.Point point : curve) {
+        for (AccommodatedLoad.Point point : curve) {
             least = Mass.min(least, point.load());
             most = Mass.max(most, point.load());
         }
@@ -59,7 +59,7 @@ record ChangingView(
                             BOTTOM - (BOTTOM - TOP) * i / (POINTS - 1.0)));
         }
         List<Tick> ticks = List.of(tick(load.atBottom(), unit, from, to), tick(load.atTop(), unit, from, to));
-        return new ChangingView(
+        return new AccommodatedView(
                 load,
                 asked,
                 unit,

@@ -23,7 +23,7 @@ import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.session.Prescription;
+import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.session.TaskKey;
@@ -37,7 +37,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class ReckoningTest {
+class BlockTallyTest {
 
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
     private static final Lift ROW = new Lift("barbell-row");
@@ -65,14 +65,14 @@ class ReckoningTest {
         return new Block(MONDAY, days[0].slots().get(0).doses().size(), List.of(days));
     }
 
-    private static Reckoning reckon(Block block, Projection.Log log) {
-        return Reckoning.of(block, Projection.of(block, RESOLVER, log), RESOLVER, log, Catalogue.STANDARD);
+    private static BlockTally reckon(Block block, Projection.Log log) {
+        return BlockTally.of(block, Projection.of(block, RESOLVER, log), RESOLVER, log, Catalogue.STANDARD);
     }
 
     /** Common practice, no source: 8×3 and 1×2 pulls beside four exercises of 3×8: 26 of 122 reps, 21 %, are pulls. */
     @Test
     void pullsAre26Of122Repetitions() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay(
                         "Pull",
                         0,
@@ -91,7 +91,7 @@ class ReckoningTest {
 
     @Test
     void aSquatOrPullSetWeighsOneAndAHalfHardSets() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay(
                         "Day", 0, List.of(slot("A", Lift.SQUAT, "4x3 85%"), slot("B", Lift.BENCH_PRESS, "4x3 85%")))),
                 Projection.Log.NONE);
@@ -101,7 +101,7 @@ class ReckoningTest {
 
     @Test
     void tonnageAndIntensityAreOverRepetitions() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay(
                         "Day", 0, List.of(slot("A", Lift.SQUAT, "1x1 90%"), slot("B", Lift.SQUAT, "3x3 70%")))),
                 Projection.Log.NONE);
@@ -118,7 +118,7 @@ class ReckoningTest {
                         new DoneSet(TaskKey.warmUp("A", 1), set(Lift.SQUAT, 100, 5, Effort.parse("easy"))),
                         new DoneSet(TaskKey.work("A", 1), set(Lift.SQUAT, 150, 4, new Effort.Rated(Rpe.of(8))))))
                 : Optional.empty();
-        Reckoning reckoning =
+        BlockTally reckoning =
                 reckon(block(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "5x5 70%", "5x5 70%")))), log);
         assertThat(reckoning.week(0).reps()).isEqualTo(4);
         assertThat(reckoning.week(0).tonnage()).isEqualTo(Mass.ofKg(600));
@@ -132,7 +132,7 @@ class ReckoningTest {
 
     @Test
     void frequencyMusclesAndTissuesAreCountedByWhatALiftIs() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(
                         new TrainingDay("One", 0, List.of(slot("A", Lift.SQUAT, "3x5 80%"))),
                         new TrainingDay("Two", 3, List.of(slot("A", new Lift("front-squat"), "3x5 80%")))),
@@ -147,7 +147,7 @@ class ReckoningTest {
 
     @Test
     void aSetToTheLimitCountsTheRepetitionsTheEstimateSpeaksForAndAClimbItsLastSet() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay(
                         "Day",
                         0,
@@ -159,7 +159,7 @@ class ReckoningTest {
 
     @Test
     void whatIsNotCountedInRepetitionsHasNone() {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay(
                         "Day",
                         0,
@@ -185,7 +185,7 @@ class ReckoningTest {
         "92.5%, 1x1, FROM_90, FEW",
     })
     void prilepinIsASecondOpinion(String share, String sets, Prilepin.Zone zone, Prilepin.Verdict verdict) {
-        Reckoning reckoning = reckon(
+        BlockTally reckoning = reckon(
                 block(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, sets + " " + share)))),
                 Projection.Log.NONE);
         assertThat(Prilepin.of(reckoning.lines())).singleElement().satisfies(opinion -> {
@@ -217,7 +217,7 @@ class ReckoningTest {
     private static long minutes(Slot... slots) {
         Block block = block(new TrainingDay("Day", 0, List.of(slots)));
         Projection projection = Projection.of(block, RESOLVER, Projection.Log.NONE);
-        List<Prescription> day = projection.prescriptions(0, 0);
+        List<PrescribedSets> day = projection.prescriptions(0, 0);
         return SessionTime.of(day, projection.loads(0, 0), RESOLVER).toMinutes();
     }
 

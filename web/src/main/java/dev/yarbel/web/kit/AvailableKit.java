@@ -1,12 +1,12 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AvailableLoads;
+import dev.yarbel.core.equipment.BarKit;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Gym;
-import dev.yarbel.core.equipment.Kit;
-import dev.yarbel.core.equipment.Loader;
-import dev.yarbel.core.equipment.Loads;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.prescription.Changing;
+import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,21 +18,21 @@ import java.util.function.Supplier;
  * What a lifter has at hand in one gym. It is looked up when it is first asked for, and so is what each lift can be done
  * with; one request uses it and no other.
  */
-public final class AtHand {
+public final class AvailableKit {
 
     /**
      * A gym and its number; 0 when the lifter has none.
      *
      * @param changing its chains and bands, as a pair on the bar
      */
-    record Contents(long gymId, Gym gym, List<Changing> changing) {}
+    record Contents(long gymId, Gym gym, List<AccommodatingResistance> changing) {}
 
     private final Supplier<Contents> lookUp;
-    private final Function<Kit, Loader> loaders;
-    private final Map<Lift, Optional<Loads>> known = new HashMap<>();
+    private final Function<BarKit, BarLoads> loaders;
+    private final Map<Lift, Optional<AvailableLoads>> known = new HashMap<>();
     private Contents contents;
 
-    AtHand(Supplier<Contents> lookUp, Function<Kit, Loader> loaders) {
+    AvailableKit(Supplier<Contents> lookUp, Function<BarKit, BarLoads> loaders) {
         this.lookUp = lookUp;
         this.loaders = loaders;
     }
@@ -55,7 +55,7 @@ public final class AtHand {
     }
 
     /** The gym's chains and bands as a pair on the bar: all of a chain at the top, bands as they were measured. */
-    public List<Changing> changing() {
+    public List<AccommodatingResistance> changing() {
         return contents().changing();
     }
 
@@ -65,7 +65,7 @@ public final class AtHand {
     }
 
     /** The loads for a lift; empty when the gym has nothing for it. */
-    public Optional<Loads> loads(Variation variation) {
+    public Optional<AvailableLoads> loads(Variation variation) {
         return known.computeIfAbsent(variation.lift(), lift -> contents().gym().loads(variation.need(), loaders));
     }
 }

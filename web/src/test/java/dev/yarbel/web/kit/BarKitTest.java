@@ -33,7 +33,7 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 
 /** Gyms, what is in them, and what their kit makes. */
 @YarbelTest
-class KitTest {
+class BarKitTest {
 
     @Autowired
     private MockMvc mvc;
@@ -97,7 +97,7 @@ class KitTest {
         return send(path, named);
     }
 
-    private AtHand hand() {
+    private AvailableKit hand() {
         return kits.usual(club.lifter);
     }
 

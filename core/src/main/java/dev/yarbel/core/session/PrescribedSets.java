@@ -8,8 +8,8 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
-import dev.yarbel.core.prescription.Manner;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.progress.Step;
@@ -30,7 +30,7 @@ import java.util.function.IntFunction;
  * @param tired another lift before it in the session used the same muscles hard
  * @param stood what its load came to when the day's first set was logged; empty for a day that has not begun
  */
-public record Prescription(
+public record PrescribedSets(
         String letter,
         Lift lift,
         Part part,
@@ -45,13 +45,13 @@ public record Prescription(
     private static final Rpe HARD_RPE = Rpe.of(7);
 
     /** The first part of a dose, as the only one of its slot. */
-    public Prescription(String letter, Lift lift, Dose dose) {
+    public PrescribedSets(String letter, Lift lift, Dose dose) {
         this(letter, lift, dose.first(), dose.first().sets(), 1, true, Optional.empty(), false, Optional.empty());
     }
 
     /** What a block asks for on one of its days in one of its weeks, in order; both counted from 0. */
-    public static List<Prescription> of(Block block, int day, int week) {
-        List<Prescription> prescriptions = new ArrayList<>();
+    public static List<PrescribedSets> of(Block block, int day, int week) {
+        List<PrescribedSets> prescriptions = new ArrayList<>();
         for (Slot slot : block.days().get(day).slots()) {
             slot.doses().get(week).ifPresent(dose -> prescriptions.addAll(of(slot.letter(), slot.lift(), dose)));
         }
@@ -59,7 +59,7 @@ public record Prescription(
     }
 
     /** The parts of one slot's dose. */
-    public static List<Prescription> of(String letter, Lift lift, Dose dose) {
+    public static List<PrescribedSets> of(String letter, Lift lift, Dose dose) {
         return of(letter, lift, dose, index -> Optional.empty());
     }
 
@@ -69,17 +69,18 @@ public record Prescription(
      *
      * @param before the last session of a part's work, by its index
      */
-    static List<Prescription> of(String letter, Lift lift, Dose dose, IntFunction<Optional<LastSession>> before) {
-        List<Prescription> parts = new ArrayList<>();
+    static List<PrescribedSets> of(String letter, Lift lift, Dose dose, IntFunction<Optional<LastSession>> before) {
+        List<PrescribedSets> parts = new ArrayList<>();
         int first = 1;
         for (int i = 0; i < dose.parts().size(); i++) {
             Part part = dose.parts().get(i);
             Optional<LastSession> session = before.apply(i);
-            if (part.is(Manner.STAGES) && session.isPresent()) {
+            if (part.is(SetModifier.STAGES) && session.isPresent()) {
                 part = inStage(part, session.get());
             }
             boolean last = i == dose.parts().size() - 1;
-            parts.add(new Prescription(letter, lift, part, part.sets(), first, last, session, false, Optional.empty()));
+            parts.add(
+                    new PrescribedSets(letter, lift, part, part.sets(), first, last, session, false, Optional.empty()));
             first += part.sets();
         }
         return parts;
@@ -116,15 +117,15 @@ public record Prescription(
                 && (last || task.number() < firstSet + sets);
     }
 
-    Prescription after(Optional<LastSession> session) {
-        return new Prescription(letter, lift, part, sets, firstSet, last, session, tired, stood);
+    PrescribedSets after(Optional<LastSession> session) {
+        return new PrescribedSets(letter, lift, part, sets, firstSet, last, session, tired, stood);
     }
 
     /** The same day with what tires its later lifts: others before them that use half of their muscles or more, hard. */
-    static List<Prescription> tiring(List<Prescription> day, Catalogue catalogue) {
-        List<Prescription> told = new ArrayList<>(day.size());
+    static List<PrescribedSets> tiring(List<PrescribedSets> day, Catalogue catalogue) {
+        List<PrescribedSets> told = new ArrayList<>(day.size());
         Set<Lift> hard = new LinkedHashSet<>();
-        for (Prescription asked : day) {
+        for (PrescribedSets asked : day) {
             boolean tired = false;
             for (Lift before : hard) {
                 tired |= !before.equals(asked.lift) && catalogue.sharesMuscles(before, asked.lift);
@@ -135,7 +136,7 @@ public record Prescription(
             told.add(
                     tired == asked.tired
                             ? asked
-                            : new Prescription(
+                            : new PrescribedSets(
                                     asked.letter,
                                     asked.lift,
                                     asked.part,
@@ -150,7 +151,9 @@ public record Prescription(
     }
 
     private boolean isHard() {
-        if (!part.work().countsReps() || part.is(Manner.SPEED) || part.basis().isByFeel()) {
+        if (!part.work().countsReps()
+                || part.is(SetModifier.SPEED)
+                || part.basis().isByFeel()) {
             return false;
         }
         return part.basis()
@@ -163,8 +166,8 @@ public record Prescription(
                         .isEmpty());
     }
 
-    Prescription stood(AskedDay.Stood load) {
-        return new Prescription(letter, lift, part, sets, firstSet, last, before, tired, Optional.of(load));
+    PrescribedSets stood(AskedDay.Stood load) {
+        return new PrescribedSets(letter, lift, part, sets, firstSet, last, before, tired, Optional.of(load));
     }
 
     /** The number of its last set within the slot; one less than the first where no set is asked for. */
@@ -174,24 +177,25 @@ public record Prescription(
 
     /** The stem of the letter: slots that share one, C1 and C2, are done in turn where neither is to be done apart. */
     public String group() {
-        if (part.is(Manner.APART)) {
+        if (part.is(SetModifier.APART)) {
             return letter;
         }
         String stem = letter.replaceAll("\\d+$", "");
         return stem.isEmpty() ? letter : stem;
     }
 
-    Prescription withSets(int number) {
-        return new Prescription(letter, lift, part, number, firstSet, last, before, tired, stood);
+    PrescribedSets withSets(int number) {
+        return new PrescribedSets(letter, lift, part, number, firstSet, last, before, tired, stood);
     }
 
-    Prescription from(int first, boolean lastOfSlot) {
-        return new Prescription(letter, lift, part, sets, first, lastOfSlot, before, tired, stood);
+    PrescribedSets from(int first, boolean lastOfSlot) {
+        return new PrescribedSets(letter, lift, part, sets, first, lastOfSlot, before, tired, stood);
     }
 
     /** The same dose with another lift, of which the time before and a load written for this one say nothing. */
-    Prescription with(Lift other) {
+    PrescribedSets with(Lift other) {
         Part taken = part.basis().written().isPresent() ? part.with(LoadBasis.FEEL) : part;
-        return new Prescription(letter, other, taken, sets, firstSet, last, Optional.empty(), tired, Optional.empty());
+        return new PrescribedSets(
+                letter, other, taken, sets, firstSet, last, Optional.empty(), tired, Optional.empty());
     }
 }

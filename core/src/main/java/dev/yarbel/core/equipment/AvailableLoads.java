@@ -9,9 +9,9 @@ import java.util.Optional;
  * Every load that one bar with its plates, or one row of fixed pieces, can make, and how a load that was asked for fits
  * among them.
  */
-public abstract sealed class Loads permits Loader, FixedLoads {
+public abstract sealed class AvailableLoads permits BarLoads, FixedLoads {
 
-    Loads() {}
+    AvailableLoads() {}
 
     /** How many different loads there are, at least one. */
     abstract int size();
@@ -20,10 +20,10 @@ public abstract sealed class Loads permits Loader, FixedLoads {
     abstract long tensOfNanogramsAt(int index);
 
     /** What makes the load at a place, with the fewest plates. */
-    abstract Loading loading(int index);
+    abstract LoadedBar loading(int index);
 
     /** What makes the load at a place when a bar carries plates already. */
-    abstract Loading loading(int index, PlateStack onTheBar);
+    abstract LoadedBar loading(int index, PlateStack onTheBar);
 
     /** What it is called where a load is shown. */
     public abstract String name();
@@ -34,7 +34,7 @@ public abstract sealed class Loads permits Loader, FixedLoads {
     }
 
     /** The bar and plates that make it; empty for fixed pieces. */
-    public abstract Optional<Loader> loader();
+    public abstract Optional<BarLoads> loader();
 
     private Mass at(int index) {
         return Mass.ofTensOfNanograms(tensOfNanogramsAt(index));
@@ -62,7 +62,7 @@ public abstract sealed class Loads permits Loader, FixedLoads {
 
             @Override
             public int size() {
-                return Loads.this.size();
+                return AvailableLoads.this.size();
             }
         };
     }
