@@ -105,7 +105,9 @@ final class ContestReview {
                     int out = taper.daysOut(plan.block().date(day, week));
                     int sets = sets(slot.doses().get(week));
                     last += out >= 0 && out <= Taper.DAYS ? sets : 0;
-                    before += out > Taper.DAYS && out <= 2 * Taper.DAYS ? sets : 0;
+                    before += out > Taper.DAYS && out <= 2 * Taper.DAYS
+                            ? sets(slot.doses().get(asTrained(week)))
+                            : 0;
                     tooLate |= sets > 0
                             && out >= 0
                             && out < Taper.LAST_SESSION
@@ -115,6 +117,17 @@ final class ContestReview {
         }
         boolean comparable = taper.daysOut(plan.block().start()) >= 2 * Taper.DAYS;
         return tooLate || comparable && last > before * SHAPED;
+    }
+
+    /** The week itself; for a deload the last week before it that is none, as its volume says nothing of what is trained. */
+    private int asTrained(int week) {
+        List<BlockWeek> shape = plan.block().shape();
+        for (int trained = week; trained >= 0; trained--) {
+            if (!shape.get(trained).deload()) {
+                return trained;
+            }
+        }
+        return week;
     }
 
     private static int sets(Optional<Dose> dose) {

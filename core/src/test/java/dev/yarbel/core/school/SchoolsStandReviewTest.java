@@ -45,6 +45,7 @@ import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Assume;
 import net.jqwik.api.Combinators;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -135,6 +136,22 @@ class SchoolsStandReviewTest {
     /** What hangs on a lifter's trend or on how long the school is meant to run is told, and is no fault of the drawing. */
     private static final List<Mark.Kind> TOLD = List.of(
             Mark.Kind.WALL, Mark.Kind.GOAL_PACE, Mark.Kind.NO_DELOAD, Mark.Kind.NO_REASON, Mark.Kind.GYM_TOO_HEAVY);
+
+    /** A deload in the two weeks before the taper makes the volume before it look small. */
+    @Example
+    void aDeloadBeforeTheTaperIsNoReasonToMarkIt() {
+        itsOwnReviewMarksNothing(
+                of(School.PHASES, 75, List.of(0, 1), 2, 98, Optional.empty(), MassUnit.KG, Rounding.NEAREST));
+        itsOwnReviewMarksNothing(of(
+                School.PHASES,
+                75,
+                List.of(1, 2, 4, 5),
+                5,
+                99,
+                Optional.of(Mastery.BEGINNER),
+                MassUnit.KG,
+                Rounding.UP));
+    }
 
     @Property(tries = 400)
     void itsOwnReviewMarksNothing(@ForAll("cases") Case drawn) {
