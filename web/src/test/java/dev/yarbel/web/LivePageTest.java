@@ -9,7 +9,6 @@ import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.Clubs4Tests.TestClub;
-import dev.yarbel.web.book.SentSet;
 import dev.yarbel.web.book.Sessions;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -58,7 +57,7 @@ class LivePageTest {
                 club.lifter,
                 club.plan().planned(0, 1),
                 TestSettings.TODAY,
-                new SentSet(UUID.randomUUID(), done, TestSettings.NOW),
+                new Sessions.Sent(UUID.randomUUID(), done, TestSettings.NOW),
                 "");
     }
 

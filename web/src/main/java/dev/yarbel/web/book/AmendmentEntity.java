@@ -50,7 +50,8 @@ class AmendmentEntity {
         takenBackAt = at;
     }
 
-    FloorChange change() {
-        return new FloorChange(token, Amendment.parse(text), Optional.ofNullable(reason), madeBy, madeByName, madeAt);
+    Sessions.FloorChange change() {
+        return new Sessions.FloorChange(
+                token, Amendment.parse(text), Optional.ofNullable(reason), madeBy, madeByName, madeAt);
     }
 }

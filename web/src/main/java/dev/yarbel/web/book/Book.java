@@ -7,13 +7,15 @@ import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.SmoothedMaxEstimator;
 import dev.yarbel.core.estimate.StartingMax;
 import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.page.NotFoundException;
-import dev.yarbel.web.page.OwnLifts;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
@@ -26,34 +28,37 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The one door to what is known of a lifter and what happened. Whoever calls has asked the roster for the lifter. */
+/**
+ * The door to what is known of a lifter: each lift's numbers, and the log they come from. What is lifted goes in by
+ * {@link Sessions}, what was changed stands in the {@link Ledger}. Whoever calls has asked the roster for the lifter.
+ */
 @Service
 @Transactional
-public class Book implements OwnLifts {
+public class Book {
 
     /** What was lifted longer ago says nothing about a max today. */
     private static final int WEEKS_THAT_COUNT = 26;
 
     private final LiftNumbersRepository numbers;
     private final LogReader logs;
-    private final RecordedMaxRepository maxes;
-    private final OwnVariationRepository variations;
-    private final Ledger ledger;
+    private final ClubLifts lifts;
+    private final StartingNumbers starting;
+    private final SetUps setUps;
     private final Clock clock;
     private final MaxEstimator estimator = new SmoothedMaxEstimator();
 
     Book(
             LiftNumbersRepository numbers,
             LogReader logs,
-            RecordedMaxRepository maxes,
-            OwnVariationRepository variations,
-            Ledger ledger,
+            ClubLifts lifts,
+            StartingNumbers starting,
+            SetUps setUps,
             Clock clock) {
         this.numbers = numbers;
         this.logs = logs;
-        this.maxes = maxes;
-        this.variations = variations;
-        this.ledger = ledger;
+        this.lifts = lifts;
+        this.starting = starting;
+        this.setUps = setUps;
         this.clock = clock;
     }
 
@@ -74,7 +79,7 @@ public class Book implements OwnLifts {
         LocalDate from = since.isBefore(counting) ? since : counting;
         List<SessionLog> log = logs.since(lifter.clubId(), lifter.id(), from);
         List<LiftedSession> finished = finished(log);
-        Catalogue catalogue = catalogue(lifter.clubId());
+        Catalogue catalogue = lifts.catalogue(lifter.clubId());
         return new LifterRecord(from, catalogue, lifts(lifter, finished, catalogue), log);
     }
 
@@ -123,24 +128,6 @@ public class Book implements OwnLifts {
                 row.consistency());
     }
 
-    @Override
-    @Transactional(readOnly = true)
-    public List<Lift> ownLifts(long clubId) {
-        return variations.findByClubIdOrderById(clubId).stream()
-                .map(OwnVariation::lift)
-                .toList();
-    }
-
-    /** The lifts a club knows: ours and its own. */
-    @Transactional(readOnly = true)
-    public Catalogue catalogue(long clubId) {
-        Catalogue catalogue = Catalogue.STANDARD;
-        for (OwnVariation own : variations.findByClubIdOrderById(clubId)) {
-            catalogue = catalogue.with(List.of(own.in(catalogue)));
-        }
-        return catalogue;
-    }
-
     /** What the estimates would be by another curve, as things stand. */
     Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, LifterRecord standing) {
         List<LiftedSession> finished = finished(standing.log());
@@ -170,30 +157,45 @@ public class Book implements OwnLifts {
         return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
     }
 
-    /** Sets down a max and a working max, for work that nobody in particular asked for. */
-    public void start(LifterCard lifter, RecordedMax max, Mass workingMax) {
-        maxes.save(new RecordedMaxEntity(lifter.clubId(), lifter.id(), max, lifter.unit(), "", clock.instant()));
-        LiftNumbersEntity entity = new LiftNumbersEntity(lifter.clubId(), lifter.id(), max.lift());
-        entity.workingMax(workingMax);
-        numbers.save(entity);
+    /** The lifts a club knows: ours and its own. */
+    @Transactional(readOnly = true)
+    public Catalogue catalogue(long clubId) {
+        return lifts.catalogue(clubId);
     }
 
-    /** Has all lifts of a lifter hang on a curve, and writes into the ledger for which of them that is another one. */
-    public void useCurve(Person coach, LifterCard lifter, RepCurve curve) {
-        for (LiftNumbersEntity lift : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
-            String before = lift.curve().key();
-            if (!before.equals(curve.key())) {
-                lift.curve(curve);
-                ledger.write(
-                        coach,
-                        lifter,
-                        ChangeKind.CURVE,
-                        List.of(lift.lift().key()),
-                        Optional.empty(),
-                        before,
-                        curve.key());
-            }
-        }
+    /** Sets down a max and a working max, for work that nobody in particular asked for. */
+    public void start(LifterCard lifter, RecordedMax max, Mass workingMax) {
+        starting.start(lifter, max, workingMax);
+    }
+
+    /**
+     * Sets a max down, and where there is no working max yet, that too at the coach's share of it.
+     *
+     * @param typedIn the unit it was typed in, in which it is shown again
+     */
+    public void setDown(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn) {
+        starting.max(coach, lifter, max, typedIn, false);
+    }
+
+    /** Sets down how a lift has been practised. */
+    public void setDown(Person coach, LifterCard lifter, Lift lift, Practice practice) {
+        starting.mastery(coach, lifter, lift, practice);
+    }
+
+    /** Sets down the load announced for the contest; none where none is any more. */
+    public void announce(Person coach, LifterCard lifter, Lift lift, Optional<Mass> load) {
+        starting.eventLoad(coach, lifter, lift, load);
+    }
+
+    /** Keeps the figures of a set-up card; one that is blank or missing is taken off it. */
+    public void setUp(Person coach, LifterCard lifter, Variation variation, Map<SetUpMeasure, String> figures) {
+        starting.setUp(coach, lifter, variation, figures);
+    }
+
+    /** A lifter's set-up cards, lift by lift; a lift without figures has none. */
+    @Transactional(readOnly = true)
+    public Map<Lift, Map<SetUpMeasure, String>> setUpCards(LifterCard lifter) {
+        return setUps.cards(lifter);
     }
 
     /**
@@ -210,21 +212,13 @@ public class Book implements OwnLifts {
             Mass after,
             ChangeKind kind,
             Optional<String> why) {
-        LiftNumbersEntity entity = numbers.findByClubIdAndLifterIdAndLift(lifter.clubId(), lifter.id(), lift)
-                .orElseThrow(NotFoundException::new);
-        if (!entity.workingMax().equals(Optional.of(expected))) {
-            return Optional.empty();
-        }
-        entity.workingMax(after);
-        MassUnit unit = lifter.unit();
-        return Optional.of(ledger.decide(
-                coach,
-                lifter,
-                kind,
-                lift,
-                why,
-                expected.format(unit, 2),
-                after.format(unit, 2),
-                Optional.of(new Ledger.MovedMax(expected, after))));
+        return starting.moveWorkingMax(coach, lifter, lift, expected, after, kind, why);
     }
+
+    /**
+     * What speaks for a lifter's mastery of a lift, and what the coach decides it is.
+     *
+     * @param since it has been practised
+     */
+    public record Practice(Optional<LocalDate> since, Optional<Consistency> consistency, Optional<Mastery> mastery) {}
 }

@@ -23,12 +23,14 @@ class CurvesController {
 
     private final Roster roster;
     private final Book book;
+    private final StartingNumbers starting;
     private final KitShelf kits;
     private final StripSource strips;
 
-    CurvesController(Roster roster, Book book, KitShelf kits, StripSource strips) {
+    CurvesController(Roster roster, Book book, StartingNumbers starting, KitShelf kits, StripSource strips) {
         this.roster = roster;
         this.book = book;
+        this.starting = starting;
         this.kits = kits;
         this.strips = strips;
     }
@@ -47,7 +49,7 @@ class CurvesController {
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
         try {
-            book.useCurve(coach, lifter, RepCurve.parse(curve));
+            starting.useCurve(coach, lifter, RepCurve.parse(curve));
         } catch (IllegalArgumentException noCurve) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", "curves.error");

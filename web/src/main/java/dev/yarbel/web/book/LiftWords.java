@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /** What the core says of a lift, in sentences: {@code @liftWords} in templates. */
 @Component("liftWords")
-public class LiftWords {
+class LiftWords {
 
     private final Words words;
 

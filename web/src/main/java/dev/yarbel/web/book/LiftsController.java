@@ -277,8 +277,8 @@ class LiftsController {
     /** Since when a lift has been practised, how it holds together, and what the coach calls that. */
     record MasteryForm(LocalDate since, Consistency consistency, Mastery mastery) {
 
-        StartingNumbers.Practice practice(LocalDate today) {
-            return new StartingNumbers.Practice(
+        Book.Practice practice(LocalDate today) {
+            return new Book.Practice(
                     Optional.ofNullable(since).map(day -> Reading.past("since", day, today)),
                     Optional.ofNullable(consistency),
                     Optional.ofNullable(mastery));

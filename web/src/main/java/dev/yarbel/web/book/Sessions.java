@@ -68,10 +68,10 @@ public class Sessions {
      * with other figures it is a correction.
      *
      * @param planned what the plan asks for now, a line a slot; what stood there when the session began stays with it
-     * @throws SetTakenException when this set of the day was logged before by another token, with other figures
+     * @throws SetTaken when this set of the day was logged before by another token, with other figures
      */
-    public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, SentSet sent, String planned)
-            throws SetTakenException {
+    public void log(Person person, LifterCard lifter, PlannedDay day, LocalDate date, Sent sent, String planned)
+            throws SetTaken {
         TrainingSession session = session(lifter, day, date, planned);
         DoneSet done = sent.done();
         Optional<LoggedSet> before = sets.findByClubIdAndSessionIdAndTask(
@@ -86,7 +86,7 @@ public class Sessions {
         } else if (before.get().token().equals(sent.token())) {
             rewrite(person, lifter, session, before.get(), done);
         } else if (!before.get().done().equals(done)) {
-            throw new SetTakenException(before.get().done());
+            throw new SetTaken(before.get().done());
         }
     }
 
@@ -431,6 +431,46 @@ public class Sessions {
         /** Nothing is said, or only where it hurt. */
         public static Finish of(Optional<String> pain) {
             return new Finish(pain, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+    }
+
+    /**
+     * A set as it comes from a phone.
+     *
+     * @param token made by whoever sends it
+     * @param at when it was lifted, which may be long before it comes
+     */
+    public record Sent(UUID token, DoneSet done, Instant at) {}
+
+    /** This set of the day is in the log already, and says something else. */
+    public static final class SetTaken extends Exception {
+
+        private static final long serialVersionUID = 1;
+
+        private final transient DoneSet logged;
+
+        SetTaken(DoneSet logged) {
+            this.logged = logged;
+        }
+
+        /** What the log says. */
+        public DoneSet logged() {
+            return logged;
+        }
+    }
+
+    /**
+     * A change made on the floor to what a day asks for.
+     *
+     * @param token made by whoever sent it
+     * @param by the account that made it
+     */
+    public record FloorChange(
+            UUID token, Amendment amendment, Optional<String> reason, long by, String byName, Instant at) {
+
+        /** Whether this person may take it back: a coach, or whoever made it. */
+        public boolean isTakenBackBy(Person person) {
+            return person.isCoach() || by == person.accountId();
         }
     }
 }

@@ -9,7 +9,7 @@ import dev.yarbel.core.measure.MassUnit;
  * @param typedIn the unit it was typed in
  * @param by who set it down; empty when nobody in particular did
  */
-public record SetDownMax(long id, RecordedMax max, MassUnit typedIn, String by) {
+record SetDownMax(long id, RecordedMax max, MassUnit typedIn, String by) {
 
     /** The load as it was typed: {@code 405 lb}. */
     public String typed() {

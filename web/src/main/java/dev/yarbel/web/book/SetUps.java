@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The set-up cards of lifters: which hole, how wide, how high. */
 @Service
 @Transactional(readOnly = true)
-public class SetUps {
+class SetUps {
 
     private final SetUpRepository setUps;
 
@@ -21,7 +21,7 @@ public class SetUps {
     }
 
     /** A lifter's cards, lift by lift; a lift without figures has none. */
-    public Map<Lift, Map<SetUpMeasure, String>> cards(LifterCard lifter) {
+    Map<Lift, Map<SetUpMeasure, String>> cards(LifterCard lifter) {
         Map<Lift, Map<SetUpMeasure, String>> cards = new LinkedHashMap<>();
         setUps.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())
                 .forEach(figure -> cards.computeIfAbsent(figure.lift(), lift -> new EnumMap<>(SetUpMeasure.class))

@@ -1,10 +1,9 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lift.Muscle;
 import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.lift.Tissue;
@@ -38,9 +37,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps what a coach sets down about a lifter's lifts before planning. All of it goes into the ledger. */
 @Service
 @Transactional
-public class StartingNumbers {
+class StartingNumbers {
 
-    private final Book book;
+    private final ClubLifts lifts;
     private final LiftNumbersRepository numbers;
     private final RecordedMaxRepository maxes;
     private final OwnVariationRepository variations;
@@ -51,7 +50,7 @@ public class StartingNumbers {
     private final Clock clock;
 
     StartingNumbers(
-            Book book,
+            ClubLifts lifts,
             LiftNumbersRepository numbers,
             RecordedMaxRepository maxes,
             OwnVariationRepository variations,
@@ -60,7 +59,7 @@ public class StartingNumbers {
             Ledger ledger,
             Words words,
             Clock clock) {
-        this.book = book;
+        this.lifts = lifts;
         this.numbers = numbers;
         this.maxes = maxes;
         this.variations = variations;
@@ -74,7 +73,7 @@ public class StartingNumbers {
     /** The lift of a key, if the club knows it. */
     @Transactional(readOnly = true)
     Variation variation(LifterCard lifter, String key) {
-        return book.catalogue(lifter.clubId()).all().stream()
+        return lifts.catalogue(lifter.clubId()).all().stream()
                 .filter(variation -> variation.lift().key().equals(key))
                 .findFirst()
                 .orElseThrow(NotFoundException::new);
@@ -95,7 +94,7 @@ public class StartingNumbers {
      * @param typedIn the unit it was typed in, in which it is shown again
      * @param meant whether the coach was asked about this load and stands by it
      */
-    public void max(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn, boolean meant) {
+    void max(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn, boolean meant) {
         if (!meant) {
             askAbout(
                     max.load(),
@@ -208,15 +207,8 @@ public class StartingNumbers {
                 .orElseThrow(NotFoundException::new);
     }
 
-    /**
-     * What speaks for a lifter's mastery of a lift, and what the coach decides it is.
-     *
-     * @param since it has been practised
-     */
-    public record Practice(Optional<LocalDate> since, Optional<Consistency> consistency, Optional<Mastery> mastery) {}
-
     /** Keeps what is known of how a lift has been practised. */
-    public void mastery(Person coach, LifterCard lifter, Lift lift, Practice practice) {
+    void mastery(Person coach, LifterCard lifter, Lift lift, Book.Practice practice) {
         LiftNumbersEntity row = row(lifter, lift);
         write(coach, lifter, lift, "since", row.practisedSince(), practice.since());
         write(coach, lifter, lift, "consistency", row.consistency(), practice.consistency());
@@ -260,7 +252,7 @@ public class StartingNumbers {
     }
 
     /** Sets down the load announced for the contest; none where none is any more. */
-    public void eventLoad(Person coach, LifterCard lifter, Lift lift, Optional<Mass> load) {
+    void eventLoad(Person coach, LifterCard lifter, Lift lift, Optional<Mass> load) {
         LiftNumbersEntity row = row(lifter, lift);
         Optional<Mass> before = row.eventLoad();
         if (!before.equals(load)) {
@@ -277,7 +269,7 @@ public class StartingNumbers {
     }
 
     /** Keeps the figures of a set-up card; one that is blank or missing is taken off it. */
-    public void setUp(Person coach, LifterCard lifter, Variation variation, Map<SetUpMeasure, String> figures) {
+    void setUp(Person coach, LifterCard lifter, Variation variation, Map<SetUpMeasure, String> figures) {
         Map<SetUpMeasure, SetUpEntity> card =
                 setUps.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id()).stream()
                         .filter(figure -> figure.lift().equals(variation.lift()))
@@ -336,7 +328,7 @@ public class StartingNumbers {
     /** Adds a variation of the club's own. */
     Lift add(Person coach, LifterCard lifter, OwnLift own) {
         Lift lift = Reading.field("name", own.name(), this::key);
-        if (book.catalogue(lifter.clubId()).find(lift).isPresent()) {
+        if (lifts.catalogue(lifter.clubId()).find(lift).isPresent()) {
             throw new UnreadableException("book.lift-there").in("name");
         }
         variations.save(new OwnVariation(lifter.clubId(), own.as(lift)));
@@ -350,6 +342,64 @@ public class StartingNumbers {
                         .map(muscle -> words.say("muscle." + muscle))
                         .collect(Collectors.joining(", "))
                 : words.lift(own.parent().lift()) + ", " + words.percent(own.ratio());
+    }
+
+    /** Sets down a max and a working max, for work that nobody in particular asked for. */
+    void start(LifterCard lifter, RecordedMax max, Mass workingMax) {
+        maxes.save(new RecordedMaxEntity(lifter.clubId(), lifter.id(), max, lifter.unit(), "", clock.instant()));
+        LiftNumbersEntity entity = new LiftNumbersEntity(lifter.clubId(), lifter.id(), max.lift());
+        entity.workingMax(workingMax);
+        numbers.save(entity);
+    }
+
+    /** Has all lifts of a lifter hang on a curve, and writes into the ledger for which of them that is another one. */
+    void useCurve(Person coach, LifterCard lifter, RepCurve curve) {
+        for (LiftNumbersEntity lift : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
+            String before = lift.curve().key();
+            if (!before.equals(curve.key())) {
+                lift.curve(curve);
+                ledger.write(
+                        coach,
+                        lifter,
+                        ChangeKind.CURVE,
+                        List.of(lift.lift().key()),
+                        Optional.empty(),
+                        before,
+                        curve.key());
+            }
+        }
+    }
+
+    /**
+     * Moves a lifter's working max, and writes into the ledger who decided that and why.
+     *
+     * @param expected the working max the decision was made on
+     * @return the number of the ledger's entry; empty when it no longer stood there: then nothing happened
+     */
+    Optional<Long> moveWorkingMax(
+            Person coach,
+            LifterCard lifter,
+            Lift lift,
+            Mass expected,
+            Mass after,
+            ChangeKind kind,
+            Optional<String> why) {
+        LiftNumbersEntity entity = numbers.findByClubIdAndLifterIdAndLift(lifter.clubId(), lifter.id(), lift)
+                .orElseThrow(NotFoundException::new);
+        if (!entity.workingMax().equals(Optional.of(expected))) {
+            return Optional.empty();
+        }
+        entity.workingMax(after);
+        MassUnit unit = lifter.unit();
+        return Optional.of(ledger.decide(
+                coach,
+                lifter,
+                kind,
+                lift,
+                why,
+                expected.format(unit, 2),
+                after.format(unit, 2),
+                Optional.of(new Ledger.MovedMax(expected, after))));
     }
 
     /** A key from a name: letters and figures, hyphens between, marked as the club's own. */

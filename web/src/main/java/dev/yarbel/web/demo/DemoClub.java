@@ -21,7 +21,6 @@ import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
@@ -61,7 +60,6 @@ public class DemoClub {
     private final KitShelf kits;
     private final Book book;
     private final Sessions sessions;
-    private final StartingNumbers starting;
     private final Blocks blocks;
     private final Clock clock;
 
@@ -72,7 +70,6 @@ public class DemoClub {
             KitShelf kits,
             Book book,
             Sessions sessions,
-            StartingNumbers starting,
             Blocks blocks,
             Clock clock) {
         this.accounts = accounts;
@@ -81,7 +78,6 @@ public class DemoClub {
         this.kits = kits;
         this.book = book;
         this.sessions = sessions;
-        this.starting = starting;
         this.blocks = blocks;
         this.clock = clock;
     }
@@ -270,16 +266,16 @@ public class DemoClub {
                 Worn.KNEE_SLEEVES);
         max(bryn, wren, RecordedMax.Kind.REP_MAX, "155", 5, today.minusDays(60), "", Worn.BELT);
         max(bryn, wren, RecordedMax.Kind.GOAL, "190", 1, today.plusDays(70), "Spring open");
-        starting.mastery(
+        book.setDown(
                 bryn,
                 wren,
                 Lift.SQUAT,
-                new StartingNumbers.Practice(
+                new Book.Practice(
                         Optional.of(today.minusMonths(40)),
                         Optional.of(Consistency.HOLDS_WHEN_LIGHT),
                         Optional.of(Mastery.INTERMEDIATE)));
         Variation squat = book.catalogue(wren.clubId()).of(Lift.SQUAT);
-        starting.setUp(
+        book.setUp(
                 bryn,
                 wren,
                 squat,
@@ -319,7 +315,7 @@ public class DemoClub {
             Worn... worn) {
         Mass lifted = Mass.of(load, lifter.unit());
         RecordedMax max = new RecordedMax(Lift.SQUAT, kind, lifted, reps, on, Worn.inOrder(List.of(worn)), source);
-        starting.max(coach, lifter, max, lifter.unit(), false);
+        book.setDown(coach, lifter, max, lifter.unit());
     }
 
     /** Maxes such as {@code squat 182}, in the lifter's unit, and a working max at the coach's share of each. */

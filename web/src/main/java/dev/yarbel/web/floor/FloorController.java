@@ -6,10 +6,8 @@ import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
-import dev.yarbel.web.book.SentSet;
 import dev.yarbel.web.book.SessionRatings;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.book.SetTakenException;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
@@ -145,9 +143,9 @@ class FloorController {
                     lifter,
                     floor.key(),
                     floor.plan().today(),
-                    new SentSet(FormExtras.token(sent.token()), measured(floor, done, at), at),
+                    new Sessions.Sent(FormExtras.token(sent.token()), measured(floor, done, at), at),
                     floor.asked());
-        } catch (SetTakenException taken) {
+        } catch (Sessions.SetTaken taken) {
             // so that the phone asks which of the two stands
             response.setHeader("Yarbel-Taken", "yes");
             throw new UnreadableException("set.error.taken", said(taken.logged(), lifter)).in("load");

@@ -13,9 +13,9 @@ import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
@@ -38,12 +38,12 @@ record FloorDay(
         LifterBlock plan,
         int day,
         int week,
-        List<FloorChange> changes,
+        List<Sessions.FloorChange> changes,
         Amended amended,
         SessionPlan session,
         Optional<SessionLog> log) {
 
-    static FloorDay of(LifterBlock plan, int day, int week, List<FloorChange> changes) {
+    static FloorDay of(LifterBlock plan, int day, int week, List<Sessions.FloorChange> changes) {
         return of(plan, day, week, changes, Optional.empty());
     }
 
@@ -53,11 +53,11 @@ record FloorDay(
     }
 
     private static FloorDay of(
-            LifterBlock plan, int day, int week, List<FloorChange> changes, Optional<String> chosen) {
+            LifterBlock plan, int day, int week, List<Sessions.FloorChange> changes, Optional<String> chosen) {
         Optional<SessionLog> log = plan.session(day, week);
         List<PrescribedSets> asked = plan.projection().prescriptions(day, week);
-        Amended amended =
-                Amended.of(asked, changes.stream().map(FloorChange::amendment).toList());
+        Amended amended = Amended.of(
+                asked, changes.stream().map(Sessions.FloorChange::amendment).toList());
         SessionPlan session = SessionPlan.of(
                 plan.resolver(),
                 rules(plan, amended.day(), chosen),

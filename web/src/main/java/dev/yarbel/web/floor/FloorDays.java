@@ -3,7 +3,6 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.block.DayId;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.FloorChange;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
@@ -74,7 +73,7 @@ class FloorDays {
         return FloorDay.of(blocks.on(plan, plan.block().date(day, week)), day, week, changes(plan, day, week));
     }
 
-    private List<FloorChange> changes(LifterBlock plan, int day, int week) {
+    private List<Sessions.FloorChange> changes(LifterBlock plan, int day, int week) {
         return plan.session(day, week)
                 .map(session -> sessions.changes(plan.lifter(), session))
                 .orElse(List.of());

@@ -4,8 +4,8 @@ import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.block.Strips;
+import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.SessionRatings;
-import dev.yarbel.web.book.SetUps;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
 import java.time.Clock;
@@ -23,15 +23,15 @@ class FloorPage {
 
     private final FloorDays days;
     private final DayWriter writer;
-    private final SetUps setUps;
+    private final Book book;
     private final Strips strips;
     private final SpeedSensors sensors;
     private final Clock clock;
 
-    FloorPage(FloorDays days, DayWriter writer, SetUps setUps, Strips strips, SpeedSensors sensors, Clock clock) {
+    FloorPage(FloorDays days, DayWriter writer, Book book, Strips strips, SpeedSensors sensors, Clock clock) {
         this.days = days;
         this.writer = writer;
-        this.setUps = setUps;
+        this.book = book;
         this.strips = strips;
         this.sensors = sensors;
         this.clock = clock;
@@ -45,7 +45,7 @@ class FloorPage {
                 .addObject("state", state)
                 .addObject("aches", floor.plan().lifter().aches())
                 .addObject("catalogue", floor.plan().standing().catalogue())
-                .addObject("cards", setUps.cards(floor.plan().lifter()))
+                .addObject("cards", book.setUpCards(floor.plan().lifter()))
                 .addObject("choices", CHOICES)
                 .addObject(
                         "speeds",

@@ -23,7 +23,7 @@ import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
-import dev.yarbel.web.book.FloorChange;
+import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -269,7 +269,7 @@ class SlotWriter {
 
     private String planned(FloorDay day, PrescribedSets asked) {
         boolean changed = day.changes().stream()
-                .map(FloorChange::amendment)
+                .map(Sessions.FloorChange::amendment)
                 .anyMatch(amendment -> amendment.letter().equals(asked.letter()) && amendment.changesTheDay());
         return changed
                 ? day.plan().block().days().get(day.day()).slots().stream()

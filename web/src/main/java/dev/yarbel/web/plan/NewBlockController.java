@@ -13,7 +13,6 @@ import dev.yarbel.web.block.TemplateKind;
 import dev.yarbel.web.block.Templates;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LifterRecord;
-import dev.yarbel.web.book.StartingNumbers;
 import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.FormState;
@@ -52,7 +51,6 @@ class NewBlockController {
     private final Blocks blocks;
     private final BlockRequests requests;
     private final Templates templates;
-    private final StartingNumbers starting;
     private final Words words;
     private final Clock clock;
 
@@ -62,10 +60,8 @@ class NewBlockController {
             Blocks blocks,
             BlockRequests requests,
             Templates templates,
-            StartingNumbers starting,
             Words words,
             Clock clock) {
-        this.starting = starting;
         this.book = book;
         this.kits = kits;
         this.blocks = blocks;
@@ -113,7 +109,7 @@ class NewBlockController {
                     BlockRequests.Asked asked = requests.draw(lifter, standing, kit, form);
                     if (form.keep() != null) {
                         asked.announced()
-                                .forEach((lift, load) -> starting.eventLoad(person, lifter, lift, Optional.of(load)));
+                                .forEach((lift, load) -> book.announce(person, lifter, lift, Optional.of(load)));
                         return shown(lifter, blocks.begin(person, lifter, asked.block(), asked.origin()));
                     }
                     return page(person, lifter, standing, sent.typed("new-block"))

@@ -30,7 +30,6 @@ import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.Ledger;
-import dev.yarbel.web.book.SentSet;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
@@ -104,7 +103,7 @@ class CallsTest {
                 club.lifter,
                 club.plan().planned(0, 1),
                 TestSettings.TODAY,
-                new SentSet(UUID.randomUUID(), top, TestSettings.NOW),
+                new Sessions.Sent(UUID.randomUUID(), top, TestSettings.NOW),
                 "");
         sessions.finish(club.lifter, club.plan().planned(0, 1), Sessions.Finish.of(pain));
         waitForThoseWhoHear();
@@ -466,7 +465,7 @@ class CallsTest {
                 club.lifter,
                 club.plan().planned(0, 1),
                 TestSettings.TODAY,
-                new SentSet(UUID.randomUUID(), late, TestSettings.NOW),
+                new Sessions.Sent(UUID.randomUUID(), late, TestSettings.NOW),
                 "");
         waitForThoseWhoHear();
         assertThat(queue()).hasSize(1);
