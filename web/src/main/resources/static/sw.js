@@ -2,7 +2,10 @@
 "use strict";
 
 const FILES = "yarbel-files";
-const PAGES = "yarbel-pages-";
+const KEPT = "yarbel-pages-";
+// raised whenever a page's script asks a page for what those kept before do not hold: they are not opened any more
+const SHAPE = 2;
+const PAGES = KEPT + SHAPE + "-";
 const PATIENCE = 4000;
 // where the session due is kept
 const DUE = "/due";
@@ -18,11 +21,11 @@ self.addEventListener("message", (event) => {
   }
 });
 
-// Pages belong to one sign-in; another one's go.
+// Pages belong to one sign-in; another one's go, and so do those of another shape.
 async function keep(what) {
   const name = PAGES + what.account;
   for (const other of await caches.keys()) {
-    if (other.startsWith(PAGES) && other !== name) {
+    if (other.startsWith(KEPT) && other !== name) {
       await caches.delete(other);
     }
   }

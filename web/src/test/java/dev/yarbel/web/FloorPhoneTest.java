@@ -208,6 +208,21 @@ class FloorPhoneTest {
         browser.assertSound();
     }
 
+    /** A page that was kept before an upgrade lacks what the new script asks for. */
+    @Test
+    void pagesKeptInAnotherShapeAreGivenUp() {
+        signedIn("squat 3x5 75%");
+        browser.script("const name = 'yarbel-pages-' + document.body.dataset.account;"
+                + "await (await caches.open(name)).put('/floor', new Response('before'));");
+        browser.open(browser.address());
+        browser.waitFor(d -> Boolean.TRUE.equals(browser.script(
+                        "const kept = (await caches.keys()).filter((key) => key.startsWith('yarbel-pages-'));"
+                                + "return kept.length === 1"
+                                + " && kept[0] !== 'yarbel-pages-' + document.body.dataset.account;"))
+                ? true
+                : null);
+    }
+
     @Test
     void theRestRunsByItselfAndOutlivesAReload() {
         TestClub club = signedIn("squat 3x5 75% rest 240", "bench-press 3x5 75%");
