@@ -7,6 +7,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
+import java.net.ConnectException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -58,8 +59,9 @@ public final class SimulatedSensor {
                             + "\nthen a line a set: LOAD REPS [FAULT]");
             System.exit(2);
         }
+        URI url = URI.create(options.getOrDefault("url", "http://127.0.0.1:8080"));
         SimulatedSensor sensor = new SimulatedSensor(
-                URI.create(options.getOrDefault("url", "http://127.0.0.1:8080")),
+                url,
                 new LoadSpeedLine(
                         Mass.parse(options.getOrDefault("max", "180"), MassUnit.KG),
                         Double.parseDouble(options.getOrDefault("at-limit", "0.25")),
@@ -69,7 +71,12 @@ public final class SimulatedSensor {
                 Long.parseLong(options.getOrDefault("seed", "1")),
                 Duration.ofMillis(Long.parseLong(options.getOrDefault("pace", "1500"))),
                 System.out);
-        if (!sensor.pair(options.get("code"))) {
+        try {
+            if (!sensor.pair(options.get("code"))) {
+                System.exit(1);
+            }
+        } catch (ConnectException nobody) {
+            System.err.println("nothing answers at " + url + ": is ./yarbel running?");
             System.exit(1);
         }
         Fault usual = Fault.parse(options.getOrDefault("fault", "none"));

@@ -33,7 +33,7 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 
 /** Gyms, what is in them, and what their kit makes. */
 @YarbelTest
-class BarKitTest {
+class KitTest {
 
     @Autowired
     private MockMvc mvc;
