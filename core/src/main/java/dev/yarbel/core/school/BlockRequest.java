@@ -24,11 +24,7 @@ import java.util.function.Function;
  * @param weeks 1 to 52
  * @param days the training days as days after the first of the week, 0 to 6, in order
  * @param lifts each lift with its school and what was said of it, in the order of their importance
- * @param deloadEvery a deload after so many training weeks; 0: none
  * @param contest the day it leads to, or passes
- * @param unit of the steps
- * @param step the smallest step of load
- * @param rounding the coach's rule for loads that cannot be made exactly
  * @param milestones whether round numbers near the lifter's best are wanted; else they are skipped
  * @param numbers what the lifter's loads of a lift hang on
  * @param means what the gym has
@@ -38,17 +34,33 @@ public record BlockRequest(
         int weeks,
         List<Integer> days,
         Map<Lift, LiftRequest> lifts,
-        int deloadEvery,
-        Deload deload,
+        Deloads deloads,
         Optional<LocalDate> contest,
-        MassUnit unit,
-        Mass step,
-        Rounding rounding,
+        Steps steps,
         boolean milestones,
         Function<Lift, LiftNumbers> numbers,
         Means means) {
 
-    private static final Mass STEP = Mass.of("2.5", MassUnit.KG);
+    /**
+     * Where deloads lie.
+     *
+     * @param every so many training weeks; 0: none
+     */
+    public record Deloads(int every, Deload style) {
+
+        private static final Deloads NONE = new Deloads(0, Deload.HALF_SETS);
+    }
+
+    /**
+     * How loads are stepped.
+     *
+     * @param smallest the smallest step of load
+     * @param rounding the coach's rule for loads that cannot be made exactly
+     */
+    public record Steps(MassUnit unit, Mass smallest, Rounding rounding) {
+
+        private static final Steps IN_KG = new Steps(MassUnit.KG, Mass.of("2.5", MassUnit.KG), Rounding.NEAREST);
+    }
 
     public BlockRequest {
         days = List.copyOf(days);
@@ -75,12 +87,9 @@ public record BlockRequest(
                 weeks,
                 days,
                 lifts,
-                0,
-                Deload.HALF_SETS,
+                Deloads.NONE,
                 Optional.empty(),
-                MassUnit.KG,
-                STEP,
-                Rounding.NEAREST,
+                Steps.IN_KG,
                 false,
                 lift -> LiftNumbers.NONE,
                 Means.ALL);
@@ -88,74 +97,54 @@ public record BlockRequest(
 
     /** The same with a deload after so many training weeks. */
     public BlockRequest withDeload(int every, Deload style) {
-        return new BlockRequest(
-                start, weeks, days, lifts, every, style, contest, unit, step, rounding, milestones, numbers, means);
+        Deloads lying = new Deloads(every, style);
+        return new BlockRequest(start, weeks, days, lifts, lying, contest, steps, milestones, numbers, means);
     }
 
     /** The same with a contest that it leads to or passes. */
     public BlockRequest toward(Optional<LocalDate> day) {
-        return new BlockRequest(
-                start, weeks, days, lifts, deloadEvery, deload, day, unit, step, rounding, milestones, numbers, means);
+        return new BlockRequest(start, weeks, days, lifts, deloads, day, steps, milestones, numbers, means);
     }
 
     /** The same in steps of a unit. */
     public BlockRequest in(MassUnit other, Mass smallest, Rounding rule) {
-        return new BlockRequest(
-                start,
-                weeks,
-                days,
-                lifts,
-                deloadEvery,
-                deload,
-                contest,
-                other,
-                smallest,
-                rule,
-                milestones,
-                numbers,
-                means);
+        Steps stepped = new Steps(other, smallest, rule);
+        return new BlockRequest(start, weeks, days, lifts, deloads, contest, stepped, milestones, numbers, means);
     }
 
     /** The same with round numbers near the best trained where they come, or skipped. */
     public BlockRequest withMilestones(boolean wanted) {
-        return new BlockRequest(
-                start, weeks, days, lifts, deloadEvery, deload, contest, unit, step, rounding, wanted, numbers, means);
+        return new BlockRequest(start, weeks, days, lifts, deloads, contest, steps, wanted, numbers, means);
     }
 
     /** The same for a lifter of whom so much is known. */
     public BlockRequest with(Function<Lift, LiftNumbers> known) {
-        return new BlockRequest(
-                start,
-                weeks,
-                days,
-                lifts,
-                deloadEvery,
-                deload,
-                contest,
-                unit,
-                step,
-                rounding,
-                milestones,
-                known,
-                means);
+        return new BlockRequest(start, weeks, days, lifts, deloads, contest, steps, milestones, known, means);
     }
 
     /** The same in a gym. */
     public BlockRequest with(Means gym) {
-        return new BlockRequest(
-                start,
-                weeks,
-                days,
-                lifts,
-                deloadEvery,
-                deload,
-                contest,
-                unit,
-                step,
-                rounding,
-                milestones,
-                numbers,
-                gym);
+        return new BlockRequest(start, weeks, days, lifts, deloads, contest, steps, milestones, numbers, gym);
+    }
+
+    int deloadEvery() {
+        return deloads.every();
+    }
+
+    Deload deload() {
+        return deloads.style();
+    }
+
+    MassUnit unit() {
+        return steps.unit();
+    }
+
+    Mass step() {
+        return steps.smallest();
+    }
+
+    Rounding rounding() {
+        return steps.rounding();
     }
 
     Catalogue catalogue() {

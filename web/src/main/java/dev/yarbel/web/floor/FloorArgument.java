@@ -1,20 +1,16 @@
 package dev.yarbel.web.floor;
 
+import dev.yarbel.web.page.BroughtArgument;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.PathArguments;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.LifterInPath;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.core.MethodParameter;
 import org.springframework.core.ResolvableType;
 import org.springframework.stereotype.Component;
-import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
-import org.springframework.web.method.support.HandlerMethodArgumentResolver;
-import org.springframework.web.method.support.ModelAndViewContainer;
-import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
  * Brings a handler the day in hand: of the lifter whose number stands in its path as {@code id}, the one at the place that is
@@ -22,24 +18,20 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  * {@code Optional} day may be none at all, and without a place it is the one in focus.
  */
 @Component
-class FloorArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
+class FloorArgument extends BroughtArgument {
 
     private final LifterInPath lifters;
     private final FloorDays days;
 
     FloorArgument(LifterInPath lifters, FloorDays days) {
+        super(FloorDay.class);
         this.lifters = lifters;
         this.days = days;
     }
 
     @Override
-    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-        resolvers.add(this);
-    }
-
-    @Override
     public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.getParameterType() == FloorDay.class || isOptional(parameter);
+        return super.supportsParameter(parameter) || isOptional(parameter);
     }
 
     private static boolean isOptional(MethodParameter parameter) {
@@ -52,11 +44,7 @@ class FloorArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
      * @throws DayGoneException when the plan has the day no more
      */
     @Override
-    public Object resolveArgument(
-            MethodParameter parameter,
-            ModelAndViewContainer container,
-            NativeWebRequest request,
-            WebDataBinderFactory binders) {
+    protected Object bring(MethodParameter parameter, NativeWebRequest request) {
         Person person = PathArguments.person(request);
         LifterCard lifter = lifters.of(request);
         Optional<Integer> day = number(request, "day").map(Math::toIntExact);

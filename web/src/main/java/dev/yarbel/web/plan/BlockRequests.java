@@ -60,7 +60,7 @@ class BlockRequests {
         LocalDate start = form.start();
         int weeks = form.weeks();
         Map<Lift, LiftRequest> lifts = lifts(standing.catalogue(), form);
-        if (form.days() == null) {
+        if (form.days().isEmpty()) {
             throw new UnreadableException("new-block.no-day").in("days");
         }
         Optional<LocalDate> contest = Optional.ofNullable(form.contest());

@@ -12,6 +12,7 @@ import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.hibernate.validator.constraints.Range;
 
@@ -39,6 +40,9 @@ record NewBlockForm(
     private static final Row NOTHING = new Row(null, null, null, null, null, null);
 
     NewBlockForm {
+        days = days == null
+                ? List.of()
+                : days.stream().filter(Objects::nonNull).distinct().sorted().toList();
         lifts = lifts == null
                 ? List.of()
                 : lifts.stream().map(row -> row == null ? NOTHING : row).toList();

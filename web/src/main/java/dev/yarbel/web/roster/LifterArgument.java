@@ -1,40 +1,23 @@
 package dev.yarbel.web.roster;
 
-import java.util.List;
+import dev.yarbel.web.page.BroughtArgument;
 import org.springframework.core.MethodParameter;
 import org.springframework.stereotype.Component;
-import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
-import org.springframework.web.method.support.HandlerMethodArgumentResolver;
-import org.springframework.web.method.support.ModelAndViewContainer;
-import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /** Brings a handler the lifter whose number stands in its path as {@code id}, where the person may see them. */
 @Component
-class LifterArgument implements WebMvcConfigurer, HandlerMethodArgumentResolver {
+class LifterArgument extends BroughtArgument {
 
     private final LifterInPath lifters;
 
     LifterArgument(LifterInPath lifters) {
+        super(LifterCard.class);
         this.lifters = lifters;
     }
 
     @Override
-    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-        resolvers.add(this);
-    }
-
-    @Override
-    public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.getParameterType() == LifterCard.class;
-    }
-
-    @Override
-    public LifterCard resolveArgument(
-            MethodParameter parameter,
-            ModelAndViewContainer container,
-            NativeWebRequest request,
-            WebDataBinderFactory binder) {
+    protected LifterCard bring(MethodParameter parameter, NativeWebRequest request) {
         return lifters.of(request);
     }
 }
