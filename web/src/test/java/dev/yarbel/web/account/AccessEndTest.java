@@ -1,8 +1,9 @@
 package dev.yarbel.web.account;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
-import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -145,7 +146,7 @@ class AccessEndTest {
         String remove = "/club/coaches/" + club.coach.accountId() + "/remove";
         mvc.perform(post(remove).with(head).with(csrf()))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("hand them over first")));
+                .andExpect(content().string(shows(".bad", "hand them over first")));
         mvc.perform(get("/lifters").cookie(coach)).andExpect(status().isOk());
         long colleague = accounts.addCoach(club.lifter.clubId(), "next-" + club.coachName(), "Next", "x");
         mvc.perform(post(club.url("/hand-over")).with(head).with(csrf()).param("coach", String.valueOf(colleague)));
@@ -199,7 +200,7 @@ class AccessEndTest {
                 .andExpect(status().isFound());
         signIn("head-" + club.coachName(), "their-own-secret");
         mvc.perform(get(club.url("/profile")).with(club.asCoach()))
-                .andExpect(content().string(containsString("/invite")));
+                .andExpect(content().string(tagged("#signs-in", "/invite")));
     }
 
     @Test
@@ -244,14 +245,14 @@ class AccessEndTest {
     void everybodyChangesTheirOwnPasswordAndSeesWhereTheyAreSignedIn() throws Exception {
         Cookie here = signIn(club.lifterName(), club.password());
         Cookie there = signIn(club.lifterName(), club.password());
-        mvc.perform(get("/me").cookie(here)).andExpect(content().string(containsString("Sign out there")));
+        mvc.perform(get("/me").cookie(here)).andExpect(content().string(shows(".act", "Sign out there")));
         mvc.perform(post("/me/password")
                         .cookie(here)
                         .with(csrf())
                         .param("current", "wrong")
                         .param("password", ANOTHER))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("That is not your password.")));
+                .andExpect(content().string(shows("#current-says", "That is not your password.")));
         mvc.perform(post("/me/password")
                         .cookie(here)
                         .with(csrf())

@@ -1,7 +1,7 @@
 package dev.yarbel.web.account;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -119,7 +119,7 @@ class SecondFactorTest {
         mvc.perform(get("/sign-in/code").cookie(half)).andExpect(status().isOk());
         mvc.perform(post("/sign-in/code").cookie(half).with(csrf()).param("code", "000000"))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("not the code of this moment")));
+                .andExpect(content().string(shows("#code-says", "not the code of this moment")));
         Cookie whole = mvc.perform(post("/sign-in/code")
                         .cookie(half)
                         .with(csrf())
@@ -144,7 +144,7 @@ class SecondFactorTest {
                         .with(csrf())
                         .param("code", factors.code(secret, TestSettings.NOW)))
                 .andExpect(status().isTooManyRequests())
-                .andExpect(content().string(containsString("Too many tries")));
+                .andExpect(content().string(shows(".bad", "Too many tries")));
     }
 
     @Test
@@ -164,7 +164,7 @@ class SecondFactorTest {
         mvc.perform(get(club.url("/floor")).cookie(lifter)).andExpect(redirectedUrl("/me/second-factor"));
         mvc.perform(get("/me/second-factor").cookie(lifter))
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("Your club asks for a second factor")));
+                .andExpect(content().string(shows(".note", "Your club asks for a second factor")));
         mvc.perform(post("/me/second-factor").cookie(lifter).with(csrf()).param("code", "000000"))
                 .andExpect(status().isUnprocessableContent());
         assertThat(jdbc.sql("select count(*) from account where username = ? and otp_secret is not null")
@@ -195,7 +195,7 @@ class SecondFactorTest {
                         .with(csrf())
                         .param("code", factors.code(proposed, TestSettings.NOW)))
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("They are shown this one time")));
+                .andExpect(content().string(shows("#main", "They are shown this one time")));
         mvc.perform(post("/sign-in")
                         .param("username", club.lifterName())
                         .param("password", club.password())
@@ -205,7 +205,7 @@ class SecondFactorTest {
 
     @Test
     void theSecretIsOnNoPageOnceItIsSetUp() throws Exception {
-        mvc.perform(get("/me").with(club.asCoach())).andExpect(content().string(containsString("Do away with it")));
+        mvc.perform(get("/me").with(club.asCoach())).andExpect(content().string(shows(".act", "Do away with it")));
         mvc.perform(post("/me/second-factor/end")
                         .with(club.asCoach())
                         .with(csrf())

@@ -1,5 +1,6 @@
 package dev.yarbel.web.account;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -45,8 +46,8 @@ class SignInTest {
         mvc.perform(get("/").cookie(cookie)).andExpect(redirectedUrl("/lifters"));
         mvc.perform(get("/lifters").cookie(cookie))
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("Wren Halloway")))
-                .andExpect(content().string(containsString("Tobin Marsh")));
+                .andExpect(content().string(shows(".roster", "Wren Halloway")))
+                .andExpect(content().string(shows(".roster", "Tobin Marsh")));
         assertThat(jdbc.sql("select count(*) from spring_session where principal_name = 'bryn'")
                         .query(Integer.class)
                         .single())
@@ -132,7 +133,7 @@ class SignInTest {
             mvc.perform(get(club.url(page)).with(club.asCoach())).andExpect(status().isOk());
             mvc.perform(get(club.url(page)).with(colleague)).andExpect(status().isNotFound());
         }
-        mvc.perform(get("/lifters").with(colleague)).andExpect(content().string(containsString("Nobody is assigned")));
+        mvc.perform(get("/lifters").with(colleague)).andExpect(content().string(shows("#main", "Nobody is assigned")));
     }
 
     @Test

@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -58,10 +59,10 @@ class CurvesTest {
                 .andExpect(status().isOk())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Epley"),
-                                containsString("Conner et al."),
-                                containsString("closest at 7 reps, 4.5 points apart"),
-                                containsString("at 12 reps by 8.8"),
+                                shows(".panel", "Epley"),
+                                shows(".panel", "Conner et al."),
+                                shows(".quiet", "closest at 7 reps, 4.5 points apart"),
+                                shows(".quiet", "at 12 reps by 8.8"),
                                 containsString(">69.2<"),
                                 not(containsString("Use this curve")))));
     }
@@ -73,13 +74,13 @@ class CurvesTest {
         assertThat(RepFormula.MAYHEW.load(Mass.ofKg(200), 1, Rpe.of(8)).distanceTo(Mass.ofKg(175)))
                 .isLessThan(Mass.ofKg(1));
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
-                .andExpect(content().string(allOf(containsString("175 kg"), not(containsString("187.5 kg")))));
+                .andExpect(content().string(allOf(shows(".load", "175 kg"), not(containsString("187.5 kg")))));
         Change change = ledger.latest(club.lifter, 1).get(0);
         assertThat(change.kind()).isEqualTo(ChangeKind.CURVE);
         assertThat(change.subject()).containsExactly(Lift.SQUAT.key());
         assertThat(change.before() + ">" + change.after()).isEqualTo("0.0364>mayhew");
         mvc.perform(get(club.url("/book")).with(club.asCoach()))
-                .andExpect(content().string(allOf(containsString("one figure, k 0.0364"), containsString("Mayhew"))));
+                .andExpect(content().string(allOf(shows(".num", "one figure, k 0.0364"), shows(".num", "Mayhew"))));
         mvc.perform(get(club.url("/book/curves")).with(club.asCoach()))
                 .andExpect(content().string(containsString("checked=\"checked\"")));
     }
@@ -95,7 +96,7 @@ class CurvesTest {
         for (String none : new String[] {"", "nobody", "7"}) {
             choose(none, club.asCoach())
                     .andExpect(status().isUnprocessableContent())
-                    .andExpect(content().string(containsString("Choose one of the curves")));
+                    .andExpect(content().string(shows(".bad", "Choose one of the curves")));
         }
         choose("epley", club.asLifter()).andExpect(status().isForbidden());
         choose("epley", club.asColleague()).andExpect(status().isNotFound());

@@ -1,5 +1,7 @@
 package dev.yarbel.web.book;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -126,7 +128,8 @@ class StartingNumbersTest {
             String kind, String load, String on, String reps, String says) throws Exception {
         max("squat", kind, load, on, "reps", reps, "source", "half typed")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(allOf(containsString(says), containsString("value=\"half typed\""))));
+                .andExpect(
+                        content().string(allOf(containsString(says), tagged(".form-control", "value=\"half typed\""))));
         assertThat(book.standing(club.lifter).of(Lift.SQUAT).orElseThrow().maxes())
                 .hasSize(1);
     }
@@ -145,7 +148,8 @@ class StartingNumbersTest {
         max("squat", "TESTED", "441", "2026-03-01")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
-                        .string(allOf(containsString("The last entry was 200 kg"), containsString("Yes, 441"))));
+                        .string(allOf(
+                                shows("#max-load-says", "The last entry was 200 kg"), shows(".act", "Yes, 441"))));
         max("squat", "TESTED", "441 lb", "2026-03-01").andExpect(status().isFound());
         max("squat", "TESTED", "441", "2026-03-01", "confirmed", "441").andExpect(status().isFound());
         // what was typed in lb is shown in lb
@@ -212,7 +216,7 @@ class StartingNumbersTest {
         assertThat(latest().before()).isEqualTo("200 kg");
         send("squat", "/working-max", "load", "418")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("is the unit right?")));
+                .andExpect(content().string(shows("#working-max-load-says", "is the unit right?")));
         send("squat", "/working-max", "load", "0").andExpect(status().isUnprocessableContent());
     }
 
@@ -260,8 +264,8 @@ class StartingNumbersTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("There is a lift by that name."),
-                                containsString("value=\"Squat to a low box\""))));
+                                shows("#own-name-says", "There is a lift by that name."),
+                                tagged(".form-control", "value=\"Squat to a low box\""))));
         TestClub other = clubs.club();
         mvc.perform(get(other.url("/book/lifts/own-squat-to-a-low-box")).with(other.asCoach()))
                 .andExpect(status().isNotFound());
@@ -300,11 +304,11 @@ class StartingNumbersTest {
         send("squat", "/set-up", "card[RACK_HEIGHT]", "hole 14", "card[STANCE]", "42 cm")
                 .andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).with(club.asLifter()))
-                .andExpect(content().string(allOf(containsString("hole 14"), containsString("42 cm"))));
+                .andExpect(content().string(allOf(shows(".facts", "hole 14"), shows(".facts", "42 cm"))));
         send("squat", "/set-up", "card[RACK_HEIGHT]", "hole 13", "card[STANCE]", "")
                 .andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).with(club.asLifter()))
-                .andExpect(content().string(allOf(containsString("hole 13"), not(containsString("42 cm")))));
+                .andExpect(content().string(allOf(shows(".facts", "hole 13"), not(containsString("42 cm")))));
         assertThat(ledger.latest(club.lifter, 2))
                 .extracting(Change::before)
                 .containsExactlyInAnyOrder("hole 14", "42 cm");
@@ -366,7 +370,7 @@ class StartingNumbersTest {
         assertThat(test("bench-press").select("ol.measured li")).isEmpty();
         send("bench-press", "/start/sets", "number", "1", "load", "a lot", "effort", "7")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("value=\"a lot\"")));
+                .andExpect(content().string(tagged(".form-control", "value=\"a lot\"")));
         send("bench-press", "/start/sets", "number", "1", "load", "20", "effort", "")
                 .andExpect(status().isUnprocessableContent());
     }

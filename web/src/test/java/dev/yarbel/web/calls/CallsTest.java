@@ -1,5 +1,7 @@
 package dev.yarbel.web.calls;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.allOf;
@@ -156,12 +158,12 @@ class CallsTest {
                 .andExpect(status().isOk())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Seen"),
-                                containsString("220 kg × 1"),
+                                shows(".halves", "Seen"),
+                                shows(".evidence", "220 kg × 1"),
                                 containsString("2.5\u00a0% at most"),
-                                containsString("205 kg"),
-                                containsString("155 kg"),
-                                containsString("160 kg"))));
+                                shows(".figure", "205 kg"),
+                                shows(".num", "155 kg"),
+                                shows(".num", "160 kg"))));
     }
 
     @Test
@@ -169,7 +171,7 @@ class CallsTest {
         lift(187, "8", Optional.empty());
         assertThat(queue()).isEmpty();
         mvc.perform(get("/calls").with(club.asCoach()))
-                .andExpect(content().string(containsString("No decision waits")));
+                .andExpect(content().string(shows(".empty", "No decision waits")));
     }
 
     @Test
@@ -184,15 +186,15 @@ class CallsTest {
         mvc.perform(get("/calls/" + id).with(club.asCoach()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("No rise while something hurts"),
-                                containsString("left"),
+                                shows(".slip", "No rise while something hurts"),
+                                shows(".watch", "left"),
                                 not(containsString("Take it")))));
         // a place the squat does not load forbids nothing
         jdbc.sql("update ache set place = 'CALF' where lifter_id = ?")
                 .param(club.lifter.id())
                 .update();
         mvc.perform(get("/calls/" + id).with(club.asCoach()))
-                .andExpect(content().string(containsString("Take it")));
+                .andExpect(content().string(shows(".act", "Take it")));
     }
 
     @Test
@@ -219,9 +221,9 @@ class CallsTest {
                         "200 kg",
                         "205 kg"));
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
-                .andExpect(content().string(containsString("160 kg")));
+                .andExpect(content().string(shows(".load", "160 kg")));
         mvc.perform(get(club.url("/book")).with(club.asLifter()))
-                .andExpect(content().string(allOf(containsString("Call taken"), containsString("moved well"))));
+                .andExpect(content().string(allOf(shows(".ledger", "Call taken"), shows(".ledger", "moved well"))));
         assertThat(queue()).isEmpty();
     }
 
@@ -265,9 +267,9 @@ class CallsTest {
                     .andExpect(status().isUnprocessableContent())
                     .andExpect(content()
                             .string(allOf(
-                                    containsString("A working max such as"),
-                                    containsString("value=\"" + own + "\""),
-                                    containsString("value=\"because\""))));
+                                    shows("#own-error", "A working max such as"),
+                                    tagged(".form-control", "value=\"" + own + "\""),
+                                    tagged(".form-control", "value=\"because\""))));
         }
         assertThat(queue()).hasSize(1);
     }
@@ -278,7 +280,7 @@ class CallsTest {
         long id = openSlip();
         answer(id, "take", shown(id));
         mvc.perform(get("/calls/answered").with(club.asCoach()))
-                .andExpect(content().string(allOf(containsString("205 kg"), containsString("Take it back"))));
+                .andExpect(content().string(allOf(shows(".nowrap", "205 kg"), shows(".act", "Take it back"))));
         answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("Taken back")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
         assertThat(queue()).singleElement().satisfies(line -> assertThat(line.id())
@@ -309,7 +311,7 @@ class CallsTest {
                         .param("load", "190"))
                 .andReturn();
         mvc.perform(get("/calls/answered").with(club.asCoach()))
-                .andExpect(content().string(containsString("a later decision stands on it")));
+                .andExpect(content().string(shows(".quiet", "a later decision stands on it")));
         answer(id, "take-back", "").andExpect(flash().attribute("notice", containsString("cannot be taken back")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(190));
     }
@@ -334,7 +336,8 @@ class CallsTest {
             answer(id, how, shown(id), "reason", "be\u0000cause")
                     .andExpect(status().isUnprocessableContent())
                     .andExpect(content()
-                            .string(allOf(containsString("be\u2400cause"), containsString("cannot be written"))));
+                            .string(allOf(
+                                    containsString("be\u2400cause"), shows("#reason-error", "cannot be written"))));
         }
         answer(id, "leave", "", "own", "a\u0000b").andExpect(status().isUnprocessableContent());
         assertThat(queue()).hasSize(1);
@@ -346,7 +349,7 @@ class CallsTest {
         long id = openSlip();
         answer(id, "take", shown(id), "reason", "x".repeat(501))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("1 to 500 characters.")));
+                .andExpect(content().string(shows("#reason-error", "1 to 500 characters.")));
         assertThat(queue()).hasSize(1);
     }
 
@@ -373,9 +376,9 @@ class CallsTest {
                 .andExpect(status().isConflict())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("worked out anew"),
-                                containsString("3x5 70%"),
-                                containsString("value=\"because\""))));
+                                shows(".note", "worked out anew"),
+                                shows(".changes", "3x5 70%"),
+                                tagged(".form-control", "value=\"because\""))));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
         answer(id, "take", shown(id)).andExpect(redirectedUrl("/calls"));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));

@@ -1,5 +1,7 @@
 package dev.yarbel.web.floor;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -104,7 +106,8 @@ class FloorChangesTest {
     void aSlotLeftOutSaysWhyAndCanBeTakenBack() throws Exception {
         send("/slots/C", "what", "skip", "reason", "no rack free").andExpect(status().isFound());
         floor().andExpect(content()
-                .string(allOf(containsString("left out"), containsString("no rack free"), containsString(">0 of 0<"))));
+                .string(allOf(
+                        shows(".small", "left out"), shows(".small", "no rack free"), containsString(">0 of 0<"))));
         String token = jdbc.sql("select token::text from amendment where club_id = ?")
                 .param(club.lifter.clubId())
                 .query(String.class)
@@ -129,7 +132,8 @@ class FloorChangesTest {
     void aSwappedLiftIsLoadedFromItsOwnNumbersAndThePlanIsStillSaid() throws Exception {
         send("/slots/C", "what", "swap", "lift", "front-squat").andExpect(status().isFound());
         floor().andExpect(content()
-                .string(allOf(containsString("swapped for Front squat"), containsString("The plan: Squat, 3x5 75%"))));
+                .string(allOf(
+                        shows(".small", "swapped for Front squat"), shows(".quiet", "The plan: Squat, 3x5 75%"))));
         log("C.1", "120", "5", "8").andExpect(status().isFound());
         assertThat(last().lift().key()).isEqualTo("front-squat");
     }
@@ -139,9 +143,9 @@ class FloorChangesTest {
         log("A.1", "187.5", "1", "10");
         floor().andExpect(content()
                 .string(allOf(
-                        containsString("The top was 2 over its target"),
-                        containsString("Go on from it"),
-                        containsString("Stop this lift"))));
+                        shows("h2", "The top was 2 over its target"),
+                        shows(".act", "Go on from it"),
+                        shows(".act", "Stop this lift"))));
     }
 
     @Test
@@ -149,7 +153,7 @@ class FloorChangesTest {
         mvc.perform(get(club.url("/floor?day=0&week=1&change=C")).with(club.asLifter()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("action=\"" + club.url("/floor/slots/C") + "\""),
+                                tagged(".change", "action=\"" + club.url("/floor/slots/C") + "\""),
                                 containsString("value=\"paused-squat\">Paused squat, 127.5 kg"))));
         floor().andExpect(content().string(not(containsString("/floor/slots/"))));
     }
@@ -166,7 +170,8 @@ class FloorChangesTest {
             throws Exception {
         send("/slots/C", "what", what, field, typed, "reason", "kept words")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(allOf(containsString(says), containsString("value=\"kept words\""))));
+                .andExpect(
+                        content().string(allOf(containsString(says), tagged(".form-control", "value=\"kept words\""))));
     }
 
     @Test
@@ -175,15 +180,15 @@ class FloorChangesTest {
         mvc.perform(form("/slots/C", "what", "dose", "from", "2", "dose", "2x3 @7")
                         .with(club.asCoach()))
                 .andExpect(status().isFound());
-        floor().andExpect(content().string(containsString("from set 2: 2x3 @7")));
+        floor().andExpect(content().string(shows(".small", "from set 2: 2x3 @7")));
         mvc.perform(form("/slots/C", "what", "dose", "from", "1", "dose", "1x8 120% lowering")
                         .with(club.asCoach()))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("stands behind a gate")));
+                .andExpect(content().string(shows("#slot-C-dose-says", "stands behind a gate")));
         mvc.perform(form("/slots/C", "what", "dose", "from", "1", "dose", "lots")
                         .with(club.asCoach()))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Not a dose")));
+                .andExpect(content().string(shows("#slot-C-dose-says", "Not a dose")));
     }
 
     // ---- what a set raises
@@ -191,25 +196,25 @@ class FloorChangesTest {
     @Test
     void aTopFarOffItsTargetIsAskedAboutAndAnotherOneCanBeTaken() throws Exception {
         log("A.1", "187.5", "1", "6");
-        floor().andExpect(content().string(allOf(containsString("under its target"), containsString("A another 1"))));
+        floor().andExpect(content().string(allOf(shows("h2", "under its target"), tagged(".oneline", "A another 1"))));
         send("/changes", "change", "A another 1", "change", "A load 2 195kg", "change", "A go-on A.1")
                 .andExpect(status().isFound());
         floor().andExpect(content()
                 .string(allOf(
-                        containsString("Now: A Squat"),
-                        containsString("195 kg"),
-                        containsString("decided on the floor"),
+                        shows("#now-title", "Now: A Squat"),
+                        shows(".small", "195 kg"),
+                        shows(".hangs", "decided on the floor"),
                         not(containsString("under its target")))));
     }
 
     @Test
     void aWarmUpThatRatesTheTargetBecomesTheTop() throws Exception {
         log("A.w1", "170", "1", "8", "meant", "170 1 8");
-        floor().andExpect(content().string(containsString("That warm-up was the top set")));
+        floor().andExpect(content().string(shows("h2", "That warm-up was the top set")));
         send("/retask", "warm-up", "A.w1", "top", "A.1").andExpect(status().isFound());
         assertThat(session().sets()).extracting(set -> set.task().toString()).containsExactly("A.1");
         floor().andExpect(content()
-                .string(allOf(containsString("Now: B Squat"), containsString("under the 170 kg you lifted"))));
+                .string(allOf(shows("#now-title", "Now: B Squat"), shows(".quiet", "under the 170 kg you lifted"))));
     }
 
     @Test
@@ -250,7 +255,8 @@ class FloorChangesTest {
     void timedWorkNeedsNoRatingAndKeepsItsTime() throws Exception {
         dose(2, "3x5 75%", "3x45s 100kg");
         floor("C.1")
-                .andExpect(content().string(allOf(containsString("hold 45 s"), containsString("data-kind=\"hold\""))));
+                .andExpect(content()
+                        .string(allOf(shows(".next", "hold 45 s"), tagged(".workclock", "data-kind=\"hold\""))));
         log("C.1", "100", "1", "done", "time", "0:47").andExpect(status().isFound());
         assertThat(last().details().time()).contains(Duration.ofSeconds(47));
         assertThat(last().effort().code()).isEqualTo("done");
@@ -291,7 +297,7 @@ class FloorChangesTest {
         assertThat(details.worn().orElseThrow()).containsExactlyInAnyOrder(Worn.BELT, Worn.KNEE_SLEEVES);
         floor().andExpect(content()
                 .string(allOf(
-                        containsString("left shoe open"), containsString("1 helped"), containsString("0.31 m/s"))));
+                        shows(".small", "left shoe open"), shows(".small", "1 helped"), shows(".small", "0.31 m/s"))));
     }
 
     @ParameterizedTest
@@ -305,13 +311,14 @@ class FloorChangesTest {
     void badDetailsAreSaidBesideTheirFieldAndNothingIsLost(String field, String typed, String says) throws Exception {
         log("B.1", "150", "5", "8", field, typed, "note", "kept words")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(allOf(containsString(says), containsString("value=\"kept words\""))));
+                .andExpect(
+                        content().string(allOf(containsString(says), tagged(".form-control", "value=\"kept words\""))));
     }
 
     @Test
     void whyASetWasMissedIsAskedOnceItIsLogged() throws Exception {
         log("A.1", "187.5", "0", "missed");
-        floor().andExpect(content().string(containsString("Squat missed: by what?")));
+        floor().andExpect(content().string(shows(".whymissed", "Squat missed: by what?")));
         send("/why", "task", "A.1", "why", "GRIP").andExpect(status().isFound());
         assertThat(last().details().missedBy()).contains(SetDetails.MissedBy.GRIP);
         floor().andExpect(content().string(not(containsString("missed: by what?"))));
@@ -350,7 +357,7 @@ class FloorChangesTest {
         send("/aches", "place", "KNEE", "weight", "6", "words", "on the way up").andExpect(status().isFound());
         floor().andExpect(content()
                 .string(allOf(
-                        containsString("on the way up"), containsString("6 of 10"), containsString("first pain"))));
+                        shows(".watch", "on the way up"), shows(".watch", "6 of 10"), shows(".watch", "first pain"))));
         send("/aches", "place", "KNEE", "weight", "11").andExpect(status().isUnprocessableContent());
     }
 
@@ -362,7 +369,7 @@ class FloorChangesTest {
                         .with(csrf())
                         .param("value", "YES"))
                 .andExpect(status().is3xxRedirection());
-        floor().andExpect(content().string(containsString("Before you begin")));
+        floor().andExpect(content().string(shows(".before", "Before you begin")));
         send("/before", "sleep", "2", "fatigue", "5", "stress", "4", "soreness", "6", "joints", "4")
                 .andExpect(status().isFound());
         floor().andExpect(content().string(not(containsString("Before you begin"))));
@@ -372,7 +379,7 @@ class FloorChangesTest {
     @Test
     void theEndAsksAboutSetsTooFewAndKeepsWhatIsSaid() throws Exception {
         log("B.1", "150", "5", "8");
-        floor().andExpect(content().string(containsString("1 logged, 2 planned")));
+        floor().andExpect(content().string(shows(".small", "1 logged, 2 planned")));
         send("/finish", "rating", "7", "minutes", "55", "count", "CUT", "pain", "")
                 .andExpect(status().isFound());
         SessionRatings said = session().ratings();
@@ -387,7 +394,7 @@ class FloorChangesTest {
         log("B.1", "150", "5", "8");
         send("/finish", "rating", "7", "minutes", "long")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("value=\"long\"")));
+                .andExpect(content().string(tagged(".form-control", "value=\"long\"")));
         assertThat(session().finished()).isFalse();
     }
 }

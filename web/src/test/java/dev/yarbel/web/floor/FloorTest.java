@@ -1,5 +1,7 @@
 package dev.yarbel.web.floor;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -91,10 +93,10 @@ class FloorTest {
                 .string(allOf(
                         containsString(">week 2<"),
                         containsString(">today<"),
-                        containsString("warm-up 1 of"),
-                        containsString("The bare bar."),
-                        containsString("about"),
-                        containsString("187.5 kg"))));
+                        shows(".quiet", "warm-up 1 of"),
+                        shows(".changeplates", "The bare bar."),
+                        shows(".about", "about"),
+                        shows(".quiet", "187.5 kg"))));
     }
 
     @Test
@@ -105,7 +107,7 @@ class FloorTest {
                 .string(allOf(
                         containsString(
                                 "<s class=\"was\"><span class=\"visually-hidden\">before:</span> <span>150 kg</span></s>"),
-                        containsString("160 kg"),
+                        shows(".figure", "160 kg"),
                         containsString("20\u00a0% under the 200 kg you lifted"))));
     }
 
@@ -118,7 +120,8 @@ class FloorTest {
         assertThat(logged().get(1).set().reps()).isZero();
         floor().andExpect(content()
                 .string(allOf(
-                        containsString("127.5 kg"), containsString("20\u00a0% under 160 kg, the last set you made"))));
+                        shows(".figure", "127.5 kg"),
+                        containsString("20\u00a0% under 160 kg, the last set you made"))));
     }
 
     @Test
@@ -177,8 +180,8 @@ class FloorTest {
         log("A.1", "185", "1", "8");
         log("A.1", "190", "1", "9")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(
-                        content().string(allOf(containsString("in the log already"), containsString("value=\"190\""))));
+                .andExpect(content()
+                        .string(allOf(shows(".bad", "in the log already"), tagged(".form-control", "value=\"190\""))));
         assertThat(logged()).hasSize(1);
     }
 
@@ -203,9 +206,9 @@ class FloorTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString(error),
-                                containsString("value=\"" + load + "\""),
-                                containsString("value=\"" + reps + "\""))));
+                                shows(".bad", error),
+                                tagged(".form-control, .form-select", "value=\"" + load + "\""),
+                                tagged(".form-control, .form-select", "value=\"" + reps + "\""))));
         assertThat(logged()).hasSize(1);
     }
 
@@ -216,8 +219,8 @@ class FloorTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("is the unit right?"),
-                                containsString("name=\"confirmed\" value=\"331\""))));
+                                shows(".bad", "is the unit right?"),
+                                tagged(".log", "name=\"confirmed\" value=\"331\""))));
         assertThat(logged()).isEmpty();
         mvc.perform(set("C.1", UUID.randomUUID().toString(), "331", "5", "8").param("confirmed", "331"))
                 .andExpect(status().isFound());
@@ -256,8 +259,8 @@ class FloorTest {
         mvc.perform(get(club.url("/floor?day=0&week=1&task=A.1")).with(club.asLifter()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("The plan asks for 900 kg; this is all the plates there are"),
-                                containsString("650 kg"))));
+                                shows(".watch", "The plan asks for 900 kg; this is all the plates there are"),
+                                shows(".quiet", "650 kg"))));
     }
 
     /** A tick is typed too. */
@@ -301,7 +304,7 @@ class FloorTest {
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Every set is in the book"), not(containsString("class=\"now\"")))));
+                                shows(".finished", "Every set is in the book"), not(containsString("class=\"now\"")))));
     }
 
     @Test
@@ -309,9 +312,9 @@ class FloorTest {
         log("A.1", "185", "1", "8");
         finish("left knee");
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
-                .andExpect(content().string(containsString("doctor or physiotherapist")));
+                .andExpect(content().string(shows(".stop", "doctor or physiotherapist")));
         mvc.perform(get(club.url("/book")).with(club.asCoach()))
-                .andExpect(content().string(allOf(containsString("left knee"), containsString("Stop"))));
+                .andExpect(content().string(allOf(shows(".stop", "left knee"), shows(".stop", "Stop"))));
     }
 
     @Test
@@ -321,8 +324,8 @@ class FloorTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("work sets are not logged. Finish all the same?"),
-                                containsString("value=\"left knee\""),
+                                shows("#finish-left-says", "work sets are not logged. Finish all the same?"),
+                                tagged(".form-control", "value=\"left knee\""),
                                 containsString("Finish all the same</button>"))));
         assertThat(isFinished()).isFalse();
         mvc.perform(ending("left", "1")).andExpect(status().isUnprocessableContent());
@@ -335,7 +338,7 @@ class FloorTest {
         log("A.1", "187.5", "1", "8");
         mvc.perform(ending("pain", "x".repeat(501)).param("left", "99"))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("1 to 500 characters.")));
+                .andExpect(content().string(shows("#finish-pain-says", "1 to 500 characters.")));
         assertThat(isFinished()).isFalse();
     }
 
@@ -429,8 +432,8 @@ class FloorTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("id=\"" + name + "\""),
-                                containsString("value=\"" + load + " " + reps + " " + effort + "\""))));
+                                tagged(".bad", "id=\"" + name + "\""),
+                                tagged(".log", "value=\"" + load + " " + reps + " " + effort + "\""))));
         assertThat(logged()).isEmpty();
         mvc.perform(set(task, UUID.randomUUID().toString(), load, reps, effort)
                         .param("meant", load + " " + reps + " " + effort))
@@ -455,7 +458,7 @@ class FloorTest {
                 .as("a day that has not begun follows the numbers")
                 .isLessThan(Mass.ofKg(120));
         mvc.perform(get(club.url("/floor?day=0&week=1&task=C.1")).with(club.asLifter()))
-                .andExpect(content().string(containsString("150 kg")));
+                .andExpect(content().string(shows(".figure", "150 kg")));
     }
 
     private Mass load(String letter) {

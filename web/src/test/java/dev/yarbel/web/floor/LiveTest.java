@@ -1,5 +1,7 @@
 package dev.yarbel.web.floor;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.allOf;
@@ -103,11 +105,11 @@ class LiveTest {
         String panel = "data-lifter=\"" + club.lifter.id() + "\"";
         mvc.perform(get("/live").with(club.asCoach()))
                 .andExpect(
-                        content().string(allOf(containsString("Nobody is lifting now"), not(containsString(panel)))));
+                        content().string(allOf(shows(".quiet", "Nobody is lifting now"), not(containsString(panel)))));
         mvc.perform(get("/live?lifter=" + club.lifter.id()).with(club.asCoach()))
-                .andExpect(content().string(containsString(panel)));
+                .andExpect(content().string(tagged(".side", panel)));
         log("A.w1", "20", "10", "easy");
-        mvc.perform(get("/live").with(club.asCoach())).andExpect(content().string(containsString(panel)));
+        mvc.perform(get("/live").with(club.asCoach())).andExpect(content().string(tagged(".side", panel)));
     }
 
     @Test
@@ -116,10 +118,10 @@ class LiveTest {
         mvc.perform(get(club.url("/floor/side")).with(club.asCoach()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("187.5 kg"),
+                                shows(".chip", "187.5 kg"),
                                 containsString(">two<"),
-                                containsString("B Squat"),
-                                containsString("150 kg"))));
+                                shows(".quiet", "B Squat"),
+                                shows(".moments", "150 kg"))));
     }
 
     @Test
@@ -127,15 +129,15 @@ class LiveTest {
         log("A.1", "187.5", "1", "8");
         mvc.perform(form("/side", "load", "145", "dose", "").with(club.asCoach()))
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("145 kg")));
+                .andExpect(content().string(shows(".figure", "145 kg")));
         mvc.perform(form("/side", "load", "", "dose", "3x3 140kg").with(club.asCoach()))
                 .andExpect(status().isOk());
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
                 .andExpect(content()
-                        .string(allOf(containsString("set 1 at 145 kg"), containsString("from set 1: 3x3 140kg"))));
+                        .string(allOf(shows(".small", "set 1 at 145 kg"), shows(".small", "from set 1: 3x3 140kg"))));
         mvc.perform(form("/side", "load", "lots", "dose", "").with(club.asCoach()))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("value=\"lots\"")));
+                .andExpect(content().string(tagged(".form-control", "value=\"lots\"")));
     }
 
     @Test
@@ -149,12 +151,12 @@ class LiveTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("They went on meanwhile"),
-                                containsString("value=\"180\""),
-                                containsString("name=\"seen\" value=\"B.1\""))));
+                                shows(".bad", "They went on meanwhile"),
+                                tagged(".form-control", "value=\"180\""),
+                                tagged(".give", "name=\"seen\" value=\"B.1\""))));
         mvc.perform(form("/side", "load", "140", "dose", "", "seen", "B.1").with(club.asCoach()))
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("140 kg")));
+                .andExpect(content().string(shows(".figure", "140 kg")));
     }
 
     @Test
@@ -186,7 +188,8 @@ class LiveTest {
         assertThat(seen.link()).contains(CoachSeen.WeakLink.HIPS_SHOOT_UP);
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
                 .andExpect(content()
-                        .string(allOf(containsString("Coach: rated 7.5; clean; hips shoot up; stay over mid-foot"))));
+                        .string(allOf(
+                                shows(".coachsaid", "Coach: rated 7.5; clean; hips shoot up; stay over mid-foot"))));
         // the lifter's own correction keeps what the coach said
         mvc.perform(form("/sets", "task", "A.1", "load", "185", "reps", "1", "effort", "8", "correct", "true")
                         .with(club.asLifter()))
@@ -209,6 +212,6 @@ class LiveTest {
                 .andExpect(status().isFound());
         mvc.perform(form("/finish", "left", "99").with(club.asLifter())).andExpect(status().isFound());
         mvc.perform(get(club.url("/floor?day=0&week=1")).with(club.asLifter()))
-                .andExpect(content().string(containsString("Coach: well paced")));
+                .andExpect(content().string(shows(".coachsaid", "Coach: well paced")));
     }
 }

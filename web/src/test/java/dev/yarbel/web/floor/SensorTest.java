@@ -1,5 +1,6 @@
 package dev.yarbel.web.floor;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -136,7 +137,7 @@ class SensorTest {
         mvc.perform(get(club.url("/floor?day=0&week=1&task=B.1"))
                         .with(club.asLifter())
                         .header("HX-Request", "true"))
-                .andExpect(content().string(containsString("0.52 · ")));
+                .andExpect(content().string(shows(".figure", "0.52 ·")));
         log("B.1", "150", "5", "8");
         assertThat(last().speed().orElseThrow()).hasToString("0.47");
         // the next set has readings of its own, or none

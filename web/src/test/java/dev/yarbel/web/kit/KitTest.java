@@ -1,5 +1,7 @@
 package dev.yarbel.web.kit;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -130,7 +132,10 @@ class KitTest {
     void theNumberOnADumbbellsHeadIsNotItsMass() throws Exception {
         sendPiece(gym() + "/pieces", "implement", "DUMBBELL", "nominal", "20", "mass", "")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(allOf(containsString("leaves the handle out"), containsString("20"))));
+                .andExpect(content()
+                        .string(allOf(
+                                shows("[id='new-pieces-fields[MASS]-says']", "leaves the handle out"),
+                                tagged(".form-control", "20"))));
     }
 
     @Test
@@ -160,7 +165,7 @@ class KitTest {
     @Test
     void aFigureTypedInTheOtherUnitIsKeptInIt() throws Exception {
         add("plates", "mass", "45 lb", "count", "2");
-        look(gym()).andExpect(content().string(containsString("value=\"45 lb\"")));
+        look(gym()).andExpect(content().string(tagged(".form-control", "value=\"45 lb\"")));
         // 20 kg bar and two plates of 45 lb, 20.41 kg each
         assertThat(loads("squat").orElseThrow()).contains(Mass.ofKg(20).plus(Mass.ofLb(90)));
     }
@@ -171,24 +176,27 @@ class KitTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("value=\"Thick bar\""),
-                                containsString("value=\"heavy\""),
-                                containsString("A load above 0 and up to 1000 kg"))));
+                                tagged(".form-control", "value=\"Thick bar\""),
+                                tagged(".form-control", "value=\"heavy\""),
+                                shows("[id='new-bars-fields[MASS]-says']", "A load above 0 and up to 1000 kg"))));
         sendPiece(gym() + "/plates", "mass", "25", "count", "many")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("A number from 1 to 200.")));
+                .andExpect(content().string(shows("[id='new-plates-fields[COUNT]-says']", "A number from 1 to 200.")));
         sendPiece(gym() + "/machines", "name", "M", "made-for", "flying", "least", "5", "step", "5", "most", "50")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("There is no lift called flying")));
+                .andExpect(content()
+                        .string(shows("[id='new-machines-fields[MADE_FOR]-says']", "There is no lift called flying")));
         sendPiece(gym() + "/bands", "name", "B", "length", "60", "pull", "10", "long-length", "50", "pull-long", "20")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Longer than the first length")));
+                .andExpect(content()
+                        .string(shows("[id='new-bands-fields[LONG_LENGTH]-says']", "Longer than the first length")));
         sendPiece(gym() + "/bands", "name", "B", "length", "60", "pull", "10", "long-length", "90", "pull-long", "8")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("a longer band pulls harder")));
+                .andExpect(content()
+                        .string(shows("[id='new-bands-fields[PULL_LONG]-says']", "a longer band pulls harder")));
         send(gym(), "name", "Gym", "unit", "KG", "collars", "60")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("up to 20 kg")));
+                .andExpect(content().string(shows("#gym-collars-says", "up to 20 kg")));
         send("/kit", "name", " ", "unit", "KG").andExpect(status().isUnprocessableContent());
     }
 
@@ -201,7 +209,7 @@ class KitTest {
         assertThat(latestOfClub().before()).isEqualTo("axle Axle 12 kg");
         assertThat(latestOfClub().after()).isEqualTo("axle Axle 13 kg");
         look("/kit/ledger")
-                .andExpect(content().string(allOf(containsString("Axle 12 kg"), containsString("axle Axle 13 kg"))));
+                .andExpect(content().string(allOf(shows(".num", "Axle 12 kg"), shows(".num", "axle Axle 13 kg"))));
     }
 
     @Test
@@ -231,7 +239,7 @@ class KitTest {
         assertThat(loads("squat").orElseThrow()).doesNotContain(Mass.parse("22.5kg", null));
         send("/kit/pieces/" + bar + "/remove");
         assertThat(loads("squat")).isEmpty();
-        look(club.url("/plan")).andExpect(content().string(containsString("nothing for it in the gym")));
+        look(club.url("/plan")).andExpect(content().string(shows(".unknown", "nothing for it in the gym")));
         send("/kit/pieces/" + bar + "/restore").andExpect(status().isFound());
         send("/kit/pieces/" + smallest + "/restore").andExpect(status().isFound());
         assertThat(loads("squat").orElseThrow()).contains(Mass.parse("22.5kg", null));
@@ -262,14 +270,14 @@ class KitTest {
                 .query(Long.class)
                 .single();
         sendPiece("/kit/pieces/" + bar, "implement", "BARBELL", "name", "bar", "mass", "20", "safety-height", "hole 9");
-        look(club.url("/floor")).andExpect(content().string(containsString("bar, Gym; safeties at hole 9")));
+        look(club.url("/floor")).andExpect(content().string(shows(".quiet", "bar, Gym; safeties at hole 9")));
     }
 
     @Test
     void aGymInUseStaysOpen() throws Exception {
         send(gym() + "/close")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Lifters train here")));
+                .andExpect(content().string(shows("#close-close-says", "Lifters train here")));
         send("/kit", "name", "Shed", "unit", "LB").andExpect(status().isFound());
         long shed = jdbc.sql("select max(id) from gym").query(Long.class).single();
         send("/kit/" + shed + "/close").andExpect(status().isFound());
@@ -278,7 +286,7 @@ class KitTest {
         look("/kit").andExpect(status().isFound());
         look(gym()).andExpect(content().string(not(containsString("Shed"))));
         send("/kit/" + shed + "/open");
-        look(gym()).andExpect(content().string(containsString("Shed")));
+        look(gym()).andExpect(content().string(shows(".tabs", "Shed")));
     }
 
     @Test
@@ -387,7 +395,7 @@ class KitTest {
         sendPiece("/kit/" + hotel + "/plates", "mass", "20", "count", "14");
         String floor = club.url("/floor?day=0&week=1");
         // 75 % of the working max of 200 kg
-        look(floor).andExpect(content().string(allOf(containsString("150 kg"), containsString("bar, Gym"))));
+        look(floor).andExpect(content().string(allOf(shows(".figure", "150 kg"), shows(".quiet", "bar, Gym"))));
         send(
                         club.url("/gym-of-the-day"),
                         "on",
@@ -402,8 +410,8 @@ class KitTest {
         look(floor)
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Hotel bar, Hotel"),
-                                containsString("130 kg"),
+                                shows(".quiet", "Hotel bar, Hotel"),
+                                shows(".figure", "130 kg"),
                                 not(containsString("bar, Gym<")))));
         // any other day stays where it was
         look(club.url("/floor?day=0&week=2")).andExpect(content().string(not(containsString("Hotel bar"))));
@@ -431,6 +439,6 @@ class KitTest {
         send(club.url("/gyms"), "gym", "" + club.gym, "how", "NO_MORE");
         send(club.url("/gyms"), "gym", "" + home, "how", "NO_MORE")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("A lifter needs a gym")));
+                .andExpect(content().string(shows(".bad", "A lifter needs a gym")));
     }
 }

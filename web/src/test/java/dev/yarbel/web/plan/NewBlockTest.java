@@ -1,7 +1,7 @@
 package dev.yarbel.web.plan;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -33,7 +33,8 @@ class NewBlockTest extends DeskTesting {
     void moreWeeksThanASchoolMakesSenseOfAreRefusedBesideTheirField() throws Exception {
         draw("13", "lifts[0].lift", "squat", "lifts[0].school", "goal-cycle", "keep", "1")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Goal cycle makes sense for up to 12 weeks")));
+                .andExpect(
+                        content().string(shows("#new-block-weeks-says", "Goal cycle makes sense for up to 12 weeks")));
     }
 
     @Test
@@ -51,7 +52,7 @@ class NewBlockTest extends DeskTesting {
                         "keep",
                         "1")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("for one lift at a time")));
+                .andExpect(content().string(shows(".bad", "for one lift at a time")));
     }
 
     /** The load that was asked for is set down in Book with the block, not before. */
@@ -59,7 +60,7 @@ class NewBlockTest extends DeskTesting {
     void anEventsAnnouncedLoadIsAskedForInPlaceAndSetDownWhenTheBlockIsKept() throws Exception {
         draw("6", "lifts[1].lift", "yoke-walk", "lifts[1].school", "events", "keep", "1")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("The load announced for this event is not known")));
+                .andExpect(content().string(shows(".bad", "The load announced for this event is not known")));
         draw("6", "lifts[1].lift", "yoke-walk", "lifts[1].school", "events", "lifts[1].event", "300kg", "look", "1")
                 .andExpect(status().isOk());
         assertThat(announced()).isFalse();
@@ -89,6 +90,6 @@ class NewBlockTest extends DeskTesting {
                         "AT_THE_KNEE",
                         "look",
                         "1")
-                .andExpect(content().string(containsString("Romanian deadlift")));
+                .andExpect(content().string(shows(".overview", "Romanian deadlift")));
     }
 }

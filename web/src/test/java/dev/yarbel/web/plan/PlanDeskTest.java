@@ -1,5 +1,7 @@
 package dev.yarbel.web.plan;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.allOf;
@@ -69,7 +71,7 @@ class PlanDeskTest extends DeskTesting {
                 "5x225|Repetitions, or a load",
             })
     void whereTwoThingsCouldBeMeantItIsAskedAndNothingIsKept(String typed, String asked) throws Exception {
-        type(2, 0, "3x5 75%", typed).andExpect(content().string(containsString(asked)));
+        type(2, 0, "3x5 75%", typed).andExpect(content().string(shows(".bad, .plain", asked)));
         assertThat(row(2).get(0)).isEqualTo("3x5 75%");
     }
 
@@ -97,7 +99,7 @@ class PlanDeskTest extends DeskTesting {
     void aRuleThatDoesNotGoWithTheDoseSaysSoAndChangesNothing() throws Exception {
         send("/days/0/fill", "slot", slotId(0), "from", "1", "to", "3", "rule", "shrinking", "goal", "90")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("That rule leads to a percentage, and 1 @8 asks for none")));
+                .andExpect(content().string(shows(".note", "That rule leads to a percentage, and 1 @8 asks for none")));
         assertThat(row(0)).containsExactly("1 @8", "1 @8", "1 @8");
     }
 
@@ -105,8 +107,10 @@ class PlanDeskTest extends DeskTesting {
     void aFieldThatCannotBeReadIsSaidBesideItAndKeepsWhatWasTyped() throws Exception {
         send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "shrinking", "goal", "heavy")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(
-                        content().string(allOf(containsString("value=\"heavy\""), containsString("fill-goal-says"))));
+                .andExpect(content()
+                        .string(allOf(
+                                tagged(".form-control", "value=\"heavy\""),
+                                tagged("#fill-goal-says", "fill-goal-says"))));
     }
 
     @Test
@@ -175,7 +179,7 @@ class PlanDeskTest extends DeskTesting {
                         "contest",
                         club.plan().block().end().plusDays(15).toString())
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("at most 14 days after it ends")));
+                .andExpect(content().string(shows("#change-contest-says", "at most 14 days after it ends")));
     }
 
     // ---- undo and redo
@@ -218,7 +222,7 @@ class PlanDeskTest extends DeskTesting {
         assertThat(change.before()).isEqualTo("3x5 70%");
         assertThat(change.after()).isEqualTo("3x5 75%");
         mvc.perform(get(club.url("/book")).with(club.asCoach()))
-                .andExpect(content().string(containsString("Taken back: 1 dose changed")));
+                .andExpect(content().string(shows(".ledger", "Taken back: 1 dose changed")));
     }
 
     @Test
@@ -302,7 +306,7 @@ class PlanDeskTest extends DeskTesting {
         change("WEEK_SHAPE", "week", "2", "phase", "PEAK", "deload", "on");
         assertThat(club.plan().block().shape().get(1).deload()).isTrue();
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
-                .andExpect(content().string(containsString("class=\"phase peak\"")));
+                .andExpect(content().string(tagged(".phase", "class=\"phase peak\"")));
     }
 
     @Test
@@ -311,7 +315,7 @@ class PlanDeskTest extends DeskTesting {
         for (String kind : List.of("WEEK_INSERT", "WEEK_REMOVE", "WEEK_LATER")) {
             change(kind, "week", "1")
                     .andExpect(status().isUnprocessableContent())
-                    .andExpect(content().string(containsString("Sessions were logged up to week 1")));
+                    .andExpect(content().string(shows(".note", "Sessions were logged up to week 1")));
         }
         change("BLOCK_SHIFT", "start", "2026-05-04").andExpect(status().isUnprocessableContent());
         assertThat(row(2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
@@ -326,7 +330,7 @@ class PlanDeskTest extends DeskTesting {
         assertThat(club.plan().block().start()).hasToString("2026-05-04");
         change("BLOCK_SHIFT", "start", "May")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("change-start-says")));
+                .andExpect(content().string(tagged("#change-start-says", "change-start-says")));
     }
 
     @Test
@@ -335,7 +339,7 @@ class PlanDeskTest extends DeskTesting {
         change("WEEK_COPY", "week", "3");
         send("/change", "kind", "WEEK_REMOVE", "week", "3", "stamp", stamp)
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("changed meanwhile")));
+                .andExpect(content().string(shows(".note", "changed meanwhile")));
         assertThat(club.plan().block().weeks()).isEqualTo(4);
     }
 
@@ -355,7 +359,7 @@ class PlanDeskTest extends DeskTesting {
         assertThat(club.plan().block().days().get(0).slots().get(2).letter()).isEqualTo("C1");
         change("SLOT_SET", "slot", slotId(2), "letter", "A", "lift", "paused-squat", "reason", "")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Another slot of this day has that letter.")));
+                .andExpect(content().string(shows("#change-letter-says", "Another slot of this day has that letter.")));
         change("SLOT_REMOVE", "slot", slotId(2));
         assertThat(club.plan().block().days().get(0).slots()).hasSize(3);
         send("/undo");
@@ -368,7 +372,7 @@ class PlanDeskTest extends DeskTesting {
         change("SLOT_REMOVE", "slot", slotId(2)).andExpect(status().is3xxRedirection());
         assertThat(row(2)).containsExactly("3x5 75%", "", "");
         change("SLOT_SET", "slot", slotId(2), "letter", "C", "lift", "front-squat", "reason", "")
-                .andExpect(content().string(containsString("This day has been lifted")));
+                .andExpect(content().string(shows(".note", "This day has been lifted")));
         change(
                 "DAY_REMOVE",
                 "day",
@@ -416,7 +420,8 @@ class PlanDeskTest extends DeskTesting {
         mvc.perform(get(club.url("/plan/days/0/preview"))
                         .with(club.asCoach())
                         .param("dose." + club.cell(2, 1), "3x3 105%"))
-                .andExpect(content().string(containsString("of the max, and neither a partial nor lowering")));
+                .andExpect(
+                        content().string(shows(".visually-hidden", "of the max, and neither a partial nor lowering")));
         mvc.perform(get(club.url("/plan/days/0/preview"))
                         .with(club.asCoach())
                         .param("dose." + club.cell(2, 1), "3x3 105% partial"))
@@ -435,7 +440,7 @@ class PlanDeskTest extends DeskTesting {
                 .with(csrf())
                 .param("value", "1"));
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
-                .andExpect(content().string(containsString(told)));
+                .andExpect(content().string(shows(".watch", told)));
     }
 
     @Test
@@ -444,13 +449,13 @@ class PlanDeskTest extends DeskTesting {
                         .with(club.asCoach())
                         .param("dose." + club.cell(2, 1), "4x8 72% tmpo 3010"))
                 .andExpect(content()
-                        .string(allOf(containsString("<mark>t</mark>"), containsString("4x8 72% tempo 3010"))));
+                        .string(allOf(containsString("<mark>t</mark>"), shows(".plain", "4x8 72% tempo 3010"))));
     }
 
     @Test
     void aLiftThatNobodyKnowsIsSaid() throws Exception {
         type(2, 1, "3x5 75%", "3x5 50% of dedlift")
-                .andExpect(content().string(containsString("No lift is called dedlift")));
+                .andExpect(content().string(shows(".bad", "No lift is called dedlift")));
         assertThat(row(2).get(1)).isEqualTo("3x5 75%");
     }
 
@@ -460,20 +465,20 @@ class PlanDeskTest extends DeskTesting {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("value=\"3x1 105% reverse 20kg\""),
-                                containsString("a competent spotter, named"),
-                                containsString("mastery of the lift is not high enough"))));
+                                tagged(".dose", "value=\"3x1 105% reverse 20kg\""),
+                                shows(".bad", "a competent spotter, named"),
+                                shows(".bad", "mastery of the lift is not high enough"))));
         assertThat(row(2).get(1)).isEqualTo("3x5 75%");
         send("/gates", "slot", slotId(2), "gate", "REVERSE_BANDS", "spotter", " ")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("gate-spotter-says")));
+                .andExpect(content().string(tagged("#gate-spotter-says", "gate-spotter-says")));
         send("/gates", "slot", slotId(2), "gate", "REVERSE_BANDS", "spotter", "Somebody");
         type(2, 1, "3x5 75%", "3x1 105% reverse 20kg").andExpect(status().is3xxRedirection());
         assertThat(row(2).get(1)).isEqualTo("3x1 105% reverse 20kg");
         assertThat(ledger.latest(club.lifter, ChangeKind.GATE, 1).get(0).after())
                 .isEqualTo("Somebody");
         mvc.perform(get(club.url("/plan?day=0")).with(club.asCoach()))
-                .andExpect(content().string(containsString("reverse bands: opened by name")));
+                .andExpect(content().string(shows(".stop", "reverse bands: opened by name")));
     }
 
     @Test
@@ -490,10 +495,10 @@ class PlanDeskTest extends DeskTesting {
                 .andExpect(status().isOk())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("150 kg (330.7 lb)"),
-                                containsString("a side: 25 + 25 + 15"),
-                                containsString("Pain means stop"),
-                                containsString("on a page"))));
+                                shows(".overview", "150 kg (330.7 lb)"),
+                                shows(".small", "a side: 25 + 25 + 15"),
+                                shows(".small", "Pain means stop"),
+                                shows("h2", "on a page"))));
         mvc.perform(get(club.url("/plan/print?week=9")).with(club.asCoach())).andExpect(status().isNotFound());
     }
 
@@ -502,7 +507,7 @@ class PlanDeskTest extends DeskTesting {
         type(2, 1, "3x5 75%", "3x5 65% blind");
         mvc.perform(get(club.url("/plan/print?week=2")).with(club.asCoach()))
                 .andExpect(content()
-                        .string(allOf(not(containsString("130 kg (")), containsString("a side: 25 + 25 + 5"))));
+                        .string(allOf(not(containsString("130 kg (")), shows(".small", "a side: 25 + 25 + 5"))));
     }
 
     @Test
@@ -511,7 +516,8 @@ class PlanDeskTest extends DeskTesting {
                 dose -> assertThat(DoseParser.parse(dose)).as(dose).isInstanceOf(DoseParser.Read.class)));
         mvc.perform(get("/plan/doses").with(club.asCoach()))
                 .andExpect(content()
-                        .string(allOf(containsString("10x1 in 10min gap 30 90%"), containsString("stop      = "))));
+                        .string(allOf(
+                                shows(".cheatcols", "10x1 in 10min gap 30 90%"), containsString("stop      = "))));
     }
 
     @Test
@@ -536,7 +542,7 @@ class PlanDeskTest extends DeskTesting {
                 .andExpect(content()
                         .string(containsString("changed this day's plan after you began".replace("'", "&#39;"))));
         mvc.perform(get(club.url("/plan?day=0")).with(club.asCoach()))
-                .andExpect(content().string(containsString("under way")));
+                .andExpect(content().string(shows(".donemark", "under way")));
     }
 
     @Test
@@ -548,7 +554,7 @@ class PlanDeskTest extends DeskTesting {
         mvc.perform(get(club.url("/plan/days/0/preview"))
                         .with(club.asCoach())
                         .param("dose." + club.cell(2, 1), "3x1 50% event"))
-                .andExpect(content().string(containsString("70 kg")));
+                .andExpect(content().string(shows(".load", "70 kg")));
         assertThat(ledger.latest(club.lifter, ChangeKind.EVENT_LOAD, 1)).hasSize(1);
     }
 
@@ -563,9 +569,9 @@ class PlanDeskTest extends DeskTesting {
                         .param("dose." + cell, "6x3 85%"))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("id=\"reckoning\""),
-                                containsString("hx-swap-oob=\"true\""),
-                                containsString("id=\"marks\""),
+                                tagged("#reckoning", "id=\"reckoning\""),
+                                tagged("#reckoning", "hx-swap-oob=\"true\""),
+                                tagged("#marks", "id=\"marks\""),
                                 // 3 days' 10 + 15 reps and 1 single, with 18 in place of 15 in this week
                                 containsString("<dd>81</dd>"))));
         assertThat(Optional.of(row(2).get(1))).contains("6x3 85%");

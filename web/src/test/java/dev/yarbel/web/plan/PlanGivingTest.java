@@ -1,8 +1,8 @@
 package dev.yarbel.web.plan;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
-import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -48,7 +48,7 @@ class PlanGivingTest extends DeskTesting {
         long source = club.plan().blockId();
         send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString())
                 .andExpect(status().isOk())
-                .andExpect(content().string(containsString("Given. Look these over")));
+                .andExpect(content().string(shows("h2", "Given. Look these over")));
         LifterBlock theirs = blocks.current(other, TestSettings.ZONE).orElseThrow();
         assertThat(theirs.name()).isEqualTo("Block");
         assertThat(row(theirs, 0, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
@@ -69,7 +69,7 @@ class PlanGivingTest extends DeskTesting {
                         .param("was." + club.cell(2, 1), "3x5 75%")
                         .param("dose." + club.cell(2, 1), "3x5 70%")
                         .param("follow", "on"))
-                .andExpect(content().string(containsString("Followed to 1 block.")));
+                .andExpect(content().string(shows("#told", "Followed to 1 block.")));
         type(2, 2, "3x4 80%", "3x3 82.5%");
         assertThat(row(blocks.current(other, TestSettings.ZONE).orElseThrow(), 0, 2)
                         .get(2))
@@ -103,7 +103,7 @@ class PlanGivingTest extends DeskTesting {
                 .andExpect(status().isNotFound());
         send("/give", "start", "2026-05-04")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Choose at least one lifter.")));
+                .andExpect(content().string(shows("#give-to-says", "Choose at least one lifter.")));
     }
 
     private LifterBlock given(LifterCard other) throws Exception {
@@ -282,7 +282,7 @@ class PlanGivingTest extends DeskTesting {
                                 .isEqualTo("Fives");
                     });
         }
-        mvc.perform(get("/kit/ledger").with(club.asCoach())).andExpect(content().string(containsString("Template")));
+        mvc.perform(get("/kit/ledger").with(club.asCoach())).andExpect(content().string(shows(".ledger", "Template")));
     }
 
     private ResultActions draw(String... more) throws Exception {
@@ -314,13 +314,13 @@ class PlanGivingTest extends DeskTesting {
     void aSchoolsBlockIsLookedAtBeforeItIsKept() throws Exception {
         long before = club.plan().blockId();
         draw().andExpect(status().isOk())
-                .andExpect(content().string(allOf(containsString("not kept yet"), containsString("3x5 80%"))));
+                .andExpect(
+                        content().string(allOf(shows("#drawn-title", "not kept yet"), shows(".overview", "3x5 80%"))));
         assertThat(blocks.of(club.lifter)).hasSize(1);
         String address = draw("keep", "1").andReturn().getResponse().getRedirectedUrl();
         mvc.perform(get(address).with(club.asCoach()))
                 .andExpect(status().isOk())
-                .andExpect(
-                        content().string(allOf(containsString("Heavy day and light day"), containsString("deload"))));
+                .andExpect(content().string(allOf(shows("h1", "Heavy day and light day"), shows(".act", "deload"))));
         assertThat(club.plan().blockId()).isEqualTo(before);
     }
 
@@ -332,14 +332,14 @@ class PlanGivingTest extends DeskTesting {
                 .extracting(BlockSummary::name)
                 .containsExactly("Block");
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
-                .andExpect(content().string(containsString("two weeks are no trial")));
+                .andExpect(content().string(shows(".watch", "two weeks are no trial")));
     }
 
     @Test
     void aRequestThatMakesNoSenseIsSaidBesideItsField() throws Exception {
         draw("lifts[1].school", "rpe-led", "lifts[1].lift", "squat")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("This lift stands above already.")));
+                .andExpect(content().string(shows(".bad", "This lift stands above already.")));
         send(
                         "/new",
                         "every",
@@ -356,7 +356,7 @@ class PlanGivingTest extends DeskTesting {
                         "phases",
                         "days",
                         "0")
-                .andExpect(content().string(containsString("The school needs at least 8 weeks.")));
+                .andExpect(content().string(shows("#new-block-weeks-says", "The school needs at least 8 weeks.")));
         send(
                         "/new",
                         "every",
@@ -371,7 +371,7 @@ class PlanGivingTest extends DeskTesting {
                         "squat",
                         "lifts[0].school",
                         "phases")
-                .andExpect(content().string(containsString("Choose at least one day.")));
+                .andExpect(content().string(shows("#new-block-days-says", "Choose at least one day.")));
         assertThat(blocks.of(club.lifter)).hasSize(1);
     }
 
@@ -392,7 +392,9 @@ class PlanGivingTest extends DeskTesting {
         mvc.perform(get(club.url("/plan/templates")).with(club.asCoach()))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("Squats"), containsString("Fives"), containsString("Three weeks"))));
+                                shows(".templates", "Squats"),
+                                shows(".templates", "Fives"),
+                                shows(".templates", "Three weeks"))));
         send("/use", "template", day);
         assertThat(club.plan().block().days()).hasSize(2);
         assertThat(row(club.plan(), 1, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
@@ -412,7 +414,7 @@ class PlanGivingTest extends DeskTesting {
         }
         long third = blocks.of(club.lifter).get(0).id();
         mvc.perform(get(club.url("/plan?block=" + third)).with(club.asCoach()))
-                .andExpect(content().string(containsString("run 3 of the same block")));
+                .andExpect(content().string(shows(".watch", "run 3 of the same block")));
     }
 
     @Test

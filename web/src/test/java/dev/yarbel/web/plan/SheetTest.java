@@ -1,5 +1,7 @@
 package dev.yarbel.web.plan;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -96,7 +98,7 @@ class SheetTest {
                 .andExpect(status().isOk())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("3x5 75%"), containsString("150 kg"), containsString("187.5 kg"))));
+                                shows(".cheatcols", "3x5 75%"), shows(".load", "150 kg"), shows(".load", "187.5 kg"))));
     }
 
     @Test
@@ -118,9 +120,9 @@ class SheetTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("value=\"1 @8x\""),
+                                tagged(".dose", "value=\"1 @8x\""),
                                 containsString("<mark>x</mark>"),
-                                containsString("Not understood from here on"))));
+                                shows(".bad", "Not understood from here on"))));
         assertThat(dose(0, 1)).contains("1 @8");
         assertThat(dose(2, 1)).contains("5x5 70%");
     }
@@ -146,9 +148,9 @@ class SheetTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString(club.coach.personName() + " wrote 3x5 70% here meanwhile"),
-                                containsString("value=\"3x5 85%\""),
-                                containsString("3x5 70%"))));
+                                shows(".bad", club.coach.personName() + " wrote 3x5 70% here meanwhile"),
+                                tagged(".dose", "value=\"3x5 85%\""),
+                                shows(".bad", "3x5 70%"))));
         assertThat(dose(2, 2)).contains("3x5 70%");
     }
 
@@ -186,7 +188,7 @@ class SheetTest {
         type(club.cell(2, 2), "3x5 77.5%", "3x5 85%")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
-                        .string(allOf(containsString("emptied this cell"), containsString("value=\"3x5 85%\""))));
+                        .string(allOf(shows(".bad", "emptied this cell"), tagged(".dose", "value=\"3x5 85%\""))));
     }
 
     @Test
@@ -254,7 +256,9 @@ class SheetTest {
                         .param("dose." + club.cell(2, 1), "4x8 72,5% rest 120 tempo 3010"))
                 .andExpect(content()
                         .string(allOf(
-                                containsString("145 kg"), containsString("id=\"foot-"), not(containsString("<html")))));
+                                shows(".load", "145 kg"),
+                                tagged(".foot", "id=\"foot-"),
+                                not(containsString("<html")))));
         assertThat(dose(2, 1)).contains("3x5 75%");
     }
 
@@ -264,7 +268,9 @@ class SheetTest {
                         .with(club.asCoach())
                         .param("dose." + club.cell(2, 1), "3x5 900kg"))
                 .andExpect(content()
-                        .string(allOf(containsString("650 kg"), containsString("900 kg is more than all the plates"))));
+                        .string(allOf(
+                                shows(".visually-hidden", "650 kg"),
+                                shows(".unknown", "900 kg is more than all the plates"))));
     }
 
     @Test
@@ -274,7 +280,9 @@ class SheetTest {
                 .andExpect(status().isOk())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("hx-swap-oob"), containsString("80 kg"), not(containsString("<html")))));
+                                tagged("#reckoning", "hx-swap-oob"),
+                                shows(".load", "80 kg"),
+                                not(containsString("<html")))));
     }
 
     @Test

@@ -1,5 +1,7 @@
 package dev.yarbel.web.roster;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -216,7 +218,9 @@ class ProfileTest {
         send("/measurements", "kind", "BODY_MASS", "figure", "183", "on", "2026-03-10")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
-                        .string(allOf(containsString("The last entry was 83 kg"), containsString("Yes, 183"))));
+                        .string(allOf(
+                                shows("#body-mass-figure-says", "The last entry was 83 kg"),
+                                shows(".act", "Yes, 183"))));
         assertThat(bodyMass()).contains(Mass.ofKg(83));
         send("/measurements", "kind", "BODY_MASS", "figure", "183 lb", "on", "2026-03-10")
                 .andExpect(status().isFound());
@@ -274,7 +278,7 @@ class ProfileTest {
         send("/notes/" + id + "/remove");
         look("/profile").andExpect(content().string(not(containsString("Calls everything an 8"))));
         send("/notes/" + id + "/restore");
-        look("/profile").andExpect(content().string(containsString("Calls everything an 8")));
+        look("/profile").andExpect(content().string(shows(".noted", "Calls everything an 8")));
         send("/notes", "kind", "NOTE", "text", " ").andExpect(status().isUnprocessableContent());
     }
 
@@ -285,12 +289,12 @@ class ProfileTest {
         send(club.asLifter(), "/aches", "place", "KNEE", "words", "left, under load", "since", "2026-03-02")
                 .andExpect(status().isFound());
         for (String page : new String[] {"/plan", "/floor", "/book", "/book/lifts/squat"}) {
-            look(page).andExpect(content().string(containsString("left, under load")));
+            look(page).andExpect(content().string(shows(".num, .watch", "left, under load")));
         }
         // a bench press does not load the knee
         look("/book/lifts/bench-press").andExpect(content().string(not(containsString("left, under load"))));
-        look("/floor").andExpect(content().string(containsString("Stop at the first pain.")));
-        mvc.perform(get("/lifters").with(club.asCoach())).andExpect(content().string(containsString("open ache")));
+        look("/floor").andExpect(content().string(shows(".watch", "Stop at the first pain.")));
+        mvc.perform(get("/lifters").with(club.asCoach())).andExpect(content().string(shows(".watch", "open ache")));
         long id = newest("ache");
         send("/aches/" + id + "/clear", "by", "", "on", "2026-03-09").andExpect(status().isUnprocessableContent());
         send("/aches/" + id + "/clear", "by", "her physiotherapist", "on", "2026-03-09")
@@ -298,7 +302,7 @@ class ProfileTest {
         look("/plan").andExpect(content().string(not(containsString("left, under load"))));
         assertThat(profile().select("#aches").text()).contains("cleared by her physiotherapist, 9 March");
         send("/aches/" + id + "/reopen");
-        look("/plan").andExpect(content().string(containsString("left, under load")));
+        look("/plan").andExpect(content().string(shows(".watch", "left, under load")));
     }
 
     @Test
@@ -306,14 +310,14 @@ class ProfileTest {
         send("/aches", "place", "KNEE", "words", "odd", "since", "2026-03-02", "lifts", "deadlift, Front squat")
                 .andExpect(status().isFound());
         look("/book/lifts/squat").andExpect(content().string(not(containsString("odd"))));
-        look("/book/lifts/front-squat").andExpect(content().string(containsString("odd")));
-        look("/book/lifts/sumo-deadlift").andExpect(content().string(containsString("odd")));
+        look("/book/lifts/front-squat").andExpect(content().string(shows(".watch", "odd")));
+        look("/book/lifts/sumo-deadlift").andExpect(content().string(shows(".watch", "odd")));
         send("/aches", "place", "KNEE", "since", "2026-03-02", "lifts", "deadlift, levitation")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("There is no lift called levitation"),
-                                containsString("value=\"deadlift, levitation\""))));
+                                shows("#ache-lifts-says", "There is no lift called levitation"),
+                                tagged(".form-control", "value=\"deadlift, levitation\""))));
     }
 
     // ---- health and consent
@@ -329,7 +333,7 @@ class ProfileTest {
 
     @Test
     void untilTheHealthQuestionsAreAnsweredTheFloorAsksForThem() throws Exception {
-        look("/floor").andExpect(content().string(containsString("The health questions have not all been answered.")));
+        look("/floor").andExpect(content().string(shows(".watch", "The health questions have not all been answered.")));
         answer(false);
         look("/floor").andExpect(content().string(not(containsString("health questions"))));
     }
@@ -339,10 +343,10 @@ class ProfileTest {
         answer(true);
         String stop = "Stop: a health question was answered with yes";
         for (String page : new String[] {"/plan", "/floor", "/book", "/profile", "/book/lifts"}) {
-            look(page).andExpect(content().string(containsString(stop)));
+            look(page).andExpect(content().string(shows(".stop", stop)));
         }
         mvc.perform(get("/lifters").with(club.asCoach()))
-                .andExpect(content().string(containsString("medical clearance")));
+                .andExpect(content().string(shows(".stop", "medical clearance")));
         send(club.asLifter(), "/health/clear", "by", "me", "on", "2026-03-09").andExpect(status().isForbidden());
         send("/health/clear", "by", "", "on", "2026-03-09").andExpect(status().isUnprocessableContent());
         send("/health/clear", "by", "her cardiologist", "on", "2026-03-09").andExpect(status().isFound());
@@ -350,13 +354,13 @@ class ProfileTest {
         assertThat(profile().select("#health").text()).contains("Cleared by her cardiologist, 9 March.");
         // another yes is news to whoever cleared the first
         send("/health", "answers[SURGERY]", "yes");
-        look("/floor").andExpect(content().string(containsString(stop)));
+        look("/floor").andExpect(content().string(shows(".stop", stop)));
     }
 
     @Test
     void aMinorNeedsAGuardiansConsent() throws Exception {
         keep("birth-year", "2009");
-        look("/floor").andExpect(content().string(containsString("no guardian’s consent is noted")));
+        look("/floor").andExpect(content().string(shows(".stop", "no guardian’s consent is noted")));
         keep("guardian", "her mother, in person, 1 March");
         look("/floor").andExpect(content().string(not(containsString("guardian’s consent"))));
     }

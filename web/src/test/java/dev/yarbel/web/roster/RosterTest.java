@@ -1,5 +1,7 @@
 package dev.yarbel.web.roster;
 
+import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
@@ -108,7 +110,7 @@ class RosterTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("This is needed."),
+                                shows("#take-on-name-says", "This is needed."),
                                 containsString("value=\"LB\" selected=\"selected\""))));
     }
 
@@ -240,7 +242,7 @@ class RosterTest {
     void aLinkWorksOnceAndSignsTheLifterInToTheirOwnFloor() throws Exception {
         long id = takeOn("Signe Aalto");
         String link = invite("/lifters/" + id + "/invite");
-        mvc.perform(get(link)).andExpect(content().string(containsString("Signe Aalto")));
+        mvc.perform(get(link)).andExpect(content().string(shows(".lead-in", "Signe Aalto")));
         String username = "signe" + id;
         join(link, "Signe Aalto", username, "three loose boats adrift").andExpect(redirectedUrl("/sign-in?joined"));
         Cookie cookie = signIn(username, "three loose boats adrift").orElseThrow();
@@ -256,13 +258,13 @@ class RosterTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                containsString("value=\"Not A Name!\""),
-                                containsString("12 to 72 characters."),
-                                containsString("2 to 40 small letters"),
+                                tagged("#username", "value=\"Not A Name!\""),
+                                shows("#password-says", "12 to 72 characters."),
+                                shows("#username-says", "2 to 40 small letters"),
                                 not(containsString("value=\"short\"")))));
         join(link, "Signe", club.coachName(), "three loose boats adrift")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("Somebody signs in by that name")));
+                .andExpect(content().string(shows("#username-says", "Somebody signs in by that name")));
         mvc.perform(get(link)).andExpect(status().isOk());
     }
 
@@ -284,7 +286,7 @@ class RosterTest {
         Cookie old = signIn(club.lifterName(), club.password()).orElseThrow();
         mvc.perform(get(club.url("/floor")).cookie(old)).andExpect(status().isOk());
         String link = invite(club.url("/invite"));
-        mvc.perform(get(link)).andExpect(content().string(containsString("you sign in as " + club.lifterName())));
+        mvc.perform(get(link)).andExpect(content().string(shows(".lead-in", "you sign in as " + club.lifterName())));
         join(link, "", "", "four moored hulls rusting").andExpect(status().isFound());
         mvc.perform(get(club.url("/floor")).cookie(old)).andExpect(status().isFound());
         assertThat(signIn(club.lifterName(), club.password())).isEmpty();
