@@ -3,6 +3,7 @@ package dev.yarbel.core.estimate;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -29,6 +30,15 @@ class MaxEstimateTest {
                         .orElseThrow()
                         .isNegative())
                 .isTrue();
+    }
+
+    @Test
+    void threeWeeksAreEnoughForATrend() {
+        assertThat(estimate(movement(0, 200, 200), movement(3, 200, 203))
+                        .gainAWeek()
+                        .orElseThrow()
+                        .format(MassUnit.KG, 3))
+                .isEqualTo("1 kg");
     }
 
     @Test

@@ -98,4 +98,64 @@ class NoviceStartTest {
     void aLoadGoodForFifteenIsSixtyPercent() {
         assertThat(NoviceStart.workingMax(Mass.ofKg(30))).isEqualTo(Mass.ofKg(50));
     }
+
+    /** A step of more than 12 % is far (a starting value of ours); of no more, what was made before the miss speaks. */
+    @Test
+    void onlyAStepThatWasFarTooLargeIsHalved() {
+        assertThat(next(set("60", "easy"), set("90", "missed"))).isInstanceOf(Step.Another.class);
+        Mass justFar = Mass.ofKg(60).times(Percent.of(112));
+        assertThat(next(set("60", "easy"), new TestSet(justFar, Effort.parse("missed"))))
+                .as("no farther than that")
+                .isInstanceOf(Step.Over.class);
+    }
+
+    @Test
+    void theLastSetOfATestIsItsLast() {
+        List<TestSet> sets = new ArrayList<>();
+        for (int i = 0; i < NoviceStart.MOST_SETS - 1; i++) {
+            sets.add(set(String.valueOf(20 + 5 * i), "easy"));
+        }
+        assertThat(NoviceStart.next(sets, KIT, RepCurve.DEFAULT)).isInstanceOf(Step.Another.class);
+        sets.add(set("100", "easy"));
+        Step ended = NoviceStart.next(sets, KIT, RepCurve.DEFAULT);
+        assertThat(ended).isInstanceOf(Step.Ended.class);
+        assertThat(ended.found().orElseThrow().max()).isEqualTo(((Step.Ended) ended).atLeast());
+    }
+
+    /** Each step is said to be what it is, and tells what it found. */
+    @Test
+    void eachStepIsWhatItIs() {
+        Step.Visitor<String> names = new Step.Visitor<>() {
+            @Override
+            public String another(Step.Another another) {
+                return "another";
+            }
+
+            @Override
+            public String over(Step.Over over) {
+                return "over";
+            }
+
+            @Override
+            public String ended(Step.Ended ended) {
+                return "ended";
+            }
+
+            @Override
+            public String tooHeavy(Step.TooHeavy tooHeavy) {
+                return "too heavy";
+            }
+        };
+        Step over = next(set("60", "easy"), set("70", "7"));
+        assertThat(List.of(
+                        next().accept(names),
+                        over.accept(names),
+                        next(set("20", "missed")).accept(names),
+                        new Step.Ended(Mass.ofKg(80), Mass.ofKg(72)).accept(names)))
+                .containsExactly("another", "over", "too heavy", "ended");
+        assertThat(over.found().orElseThrow())
+                .isEqualTo(new Step.Found(((Step.Over) over).max(), ((Step.Over) over).workingMax()));
+        assertThat(next().found()).isEmpty();
+        assertThat(next(set("20", "missed")).found()).isEmpty();
+    }
 }

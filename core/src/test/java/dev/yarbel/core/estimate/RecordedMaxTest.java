@@ -101,6 +101,16 @@ class RecordedMaxTest {
         assertThat(estimate.movements()).isEmpty();
     }
 
+    /** 87 % of a max for five to the limit, by the default curve within two points (published tables, value from memory). */
+    @Test
+    void aRepMaxSpeaksForASingleAndASingleForItself() {
+        Mass single = max(Kind.REP_MAX, 100, 5, 0).max(RepCurve.DEFAULT);
+        assertThat(Mass.ofKg(100).percentOf(single).figure().doubleValue()).isCloseTo(87, within(2.0));
+        RepCurve steep = RepFormula.BRZYCKI;
+        assertThat(max(Kind.TESTED, 100, 1, 0).max(steep)).isEqualTo(Mass.ofKg(100));
+        assertThat(max(Kind.REP_MAX, 100, 5, 0).max(steep)).isNotEqualTo(single);
+    }
+
     @ParameterizedTest
     @CsvSource({"EPLEY, 116.667", "BRZYCKI, 112.5", "LOMBARDI, 117.462", "OCONNER, 112.5", "LANDER, 113.71"})
     void aRepMaxIsReadByEachPublishedFormula(RepFormula formula, double kg) {
