@@ -184,21 +184,34 @@ public class Accounts implements UserDetailsService {
 
     /** Lets a coach sign in who also keeps the club, and gives the account's number. */
     public long addHeadCoach(long clubId, String username, String name, String password) {
-        return add(clubId, username, name, password, Account.Role.HEAD_COACH, null);
+        return add(clubId, username, name, hash(password), Account.Role.HEAD_COACH, null);
     }
 
     /** Lets a coach sign in, and gives the account's number. */
     public long addCoach(long clubId, String username, String name, String password) {
-        return add(clubId, username, name, password, Account.Role.COACH, null);
+        return add(clubId, username, name, hash(password), Account.Role.COACH, null);
     }
 
     /** Lets a lifter sign in, and gives the account's number. */
     public long addLifter(long clubId, String username, String name, String password, long lifterId) {
+        return addLifter(clubId, username, name, hash(password), lifterId);
+    }
+
+    /** The same with a password that was hashed already. */
+    public long addLifter(long clubId, String username, String name, Hashed password, long lifterId) {
         return add(clubId, username, name, password, Account.Role.LIFTER, lifterId);
     }
 
-    private long add(long clubId, String username, String name, String password, Account.Role role, Long lifterId) {
-        return accounts.save(new Account(clubId, username, name, passwords.encode(password), role, lifterId))
+    /** A password as it is kept. */
+    public record Hashed(String hash) {}
+
+    /** Hashes a password, which is meant to take long: whoever invents people with the same one does it once. */
+    public Hashed hash(String password) {
+        return new Hashed(passwords.encode(password));
+    }
+
+    private long add(long clubId, String username, String name, Hashed password, Account.Role role, Long lifterId) {
+        return accounts.save(new Account(clubId, username, name, password.hash(), role, lifterId))
                 .id();
     }
 }

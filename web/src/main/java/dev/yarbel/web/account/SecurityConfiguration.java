@@ -43,7 +43,7 @@ class SecurityConfiguration {
     private static final int COOKIE_SECONDS = 30 * 24 * 60 * 60;
 
     @Bean
-    PasswordEncoder passwordEncoder() {
+    static PasswordEncoder passwordEncoder() {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
     }
 

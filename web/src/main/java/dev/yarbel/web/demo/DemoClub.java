@@ -62,6 +62,7 @@ public class DemoClub {
     private final Sessions sessions;
     private final Blocks blocks;
     private final Clock clock;
+    private Accounts.Hashed lifterPassword;
 
     DemoClub(
             Accounts accounts,
@@ -88,6 +89,7 @@ public class DemoClub {
         if (accounts.anyClub()) {
             return;
         }
+        lifterPassword = accounts.hash(LIFTER_PASSWORD);
         long club = accounts.addClub("Tidewrack Barbell", ZONE);
         accounts.addHeadCoach(club, "bryn", "Bryn Castellan", COACH_PASSWORD);
         accounts.addCoach(club, "maren", "Maren Quill", COACH_PASSWORD);
@@ -211,7 +213,7 @@ public class DemoClub {
                 Percent.of(95),
                 Optional.ofNullable(noviceSince)));
         kits.trainsIn(card, List.of(gym));
-        accounts.addLifter(coach.clubId(), username, name, LIFTER_PASSWORD, card.id());
+        accounts.addLifter(coach.clubId(), username, name, lifterPassword, card.id());
         return card;
     }
 

@@ -65,6 +65,12 @@ class SignInTest {
         }
     }
 
+    /** The tests' own hashes are quick; the application's take 2^10 rounds, as Spring has it. */
+    @Test
+    void theApplicationHashesSlowly() {
+        assertThat(SecurityConfiguration.passwordEncoder().encode("secret")).startsWith("{bcrypt}$2a$10$");
+    }
+
     @Test
     void passwordsAreKeptHashed() {
         assertThat(jdbc.sql("select password_hash from account where username = 'bryn'")
