@@ -7,6 +7,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.context.annotation.Import;
 
 /** The whole application on the real database, at a fixed moment, with one context for all such tests. */
@@ -16,6 +17,7 @@ import org.springframework.context.annotation.Import;
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"yarbel.demo=true", "spring.flyway.clean-disabled=false"})
-@AutoConfigureMockMvc
+// nothing of an answer is written down before a test asks for it: a model is large
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @Import({TestSettings.class, Clubs4Tests.class})
 public @interface YarbelTest {}
