@@ -10,11 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.awaitility.Awaitility;
 import org.junit.platform.launcher.LauncherSession;
 import org.junit.platform.launcher.LauncherSessionListener;
 
@@ -51,6 +53,8 @@ public final class TestDatabase implements LauncherSessionListener {
 
     @Override
     public void launcherSessionOpened(LauncherSession session) {
+        // a machine with other work takes its time; what comes soon is not waited for
+        Awaitility.setDefaultTimeout(Duration.ofMinutes(1));
         if (setting(URL) != null) {
             return;
         }

@@ -96,14 +96,14 @@ class AccessEndTest {
                         line.ended().complete(null);
                     }
                 });
-        await().atMost(Duration.ofSeconds(10)).until(() -> line.heard().contains(":open"));
+        await().atMost(Duration.ofSeconds(60)).until(() -> line.heard().contains(":open"));
         return line;
     }
 
     private record Line(List<String> heard, CompletableFuture<Void> ended) {
 
         void endsAtOnce() {
-            await().atMost(Duration.ofSeconds(10)).until(ended::isDone);
+            await().atMost(Duration.ofSeconds(60)).until(ended::isDone);
         }
     }
 

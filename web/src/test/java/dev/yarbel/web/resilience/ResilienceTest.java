@@ -84,7 +84,7 @@ class ResilienceTest {
                 .isEqualTo(slips);
 
         Copy third = Copies.first();
-        await().atMost(Duration.ofSeconds(30))
+        await().atMost(Duration.ofSeconds(60))
                 .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
         assertThat(new Copy.Visitor()
                         .signIn(third, "bryn", "harbour-light")
@@ -135,19 +135,19 @@ class ResilienceTest {
         Copy.Visitor bryn = new Copy.Visitor().signIn(two, "bryn", "harbour-light");
         List<String> heard = new CopyOnWriteArrayList<>();
         bryn.listen(two, "/live/events", heard::add);
-        await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains(":open"));
+        await().atMost(Duration.ofSeconds(60)).until(() -> heard.contains(":open"));
 
         wren.post(one, FLOOR, "/lifters/1/floor/sets", set("A.1", "200"));
-        await().atMost(Duration.ofSeconds(20))
+        await().atMost(Duration.ofSeconds(60))
                 .until(() ->
                         heard.contains("event:moved") && heard.stream().anyMatch(line -> line.startsWith("data:1/")));
 
         database.execute(
                 "select pg_terminate_backend(pid) from pg_stat_activity" + " where application_name = 'yarbel floor'");
-        await().atMost(Duration.ofSeconds(20)).until(() -> heard.contains("event:missed"));
+        await().atMost(Duration.ofSeconds(60)).until(() -> heard.contains("event:missed"));
         int before = heard.size();
         wren.post(one, FLOOR, "/lifters/1/floor/sets", set("B.1", "182.5"));
-        await().atMost(Duration.ofSeconds(20))
+        await().atMost(Duration.ofSeconds(60))
                 .until(() -> heard.subList(before, heard.size()).contains("event:moved"));
     }
 
@@ -164,7 +164,7 @@ class ResilienceTest {
         one.kill();
         database.releaseSlips();
         // no start helps here: the other copy looks for what nobody has handled
-        await().atMost(Duration.ofSeconds(30))
+        await().atMost(Duration.ofSeconds(60))
                 .until(() -> database.count("select count(*) from slip where lifter_id = 1") == slips + 1);
         assertThat(wren.get(two, FLOOR).body()).contains("Every set is in the book");
     }
@@ -180,7 +180,7 @@ class ResilienceTest {
             line.cut();
             assertSaidSoon(bryn, copy);
             line.mend();
-            await().atMost(Duration.ofSeconds(20))
+            await().atMost(Duration.ofSeconds(60))
                     .until(() -> bryn.get(copy, "/lifters").statusCode() == 200);
 
             line.fallSilent();
@@ -188,7 +188,7 @@ class ResilienceTest {
         } finally {
             line.mend();
         }
-        await().atMost(Duration.ofSeconds(20))
+        await().atMost(Duration.ofSeconds(60))
                 .until(() -> bryn.get(copy, "/lifters").body().contains("Wren Halloway"));
     }
 
