@@ -389,4 +389,14 @@ class StartingNumbersTest {
         assertThat(test("log-press").text()).contains("not in the gym: log");
         send("log-press", "/start/end").andExpect(status().isNotFound());
     }
+
+    @Test
+    void aFigureThatIsTooLongForTheCardIsSaidBesideItAndTheOthersStay() throws Exception {
+        send("squat", "/set-up", "card[RACK_HEIGHT]", "hole 12", "card[STANCE]", "x".repeat(41))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                shows("[id='set-up-card[STANCE]-says']", "1 to 40 characters."),
+                                tagged("[name='card[RACK_HEIGHT]']", "value=\"hole 12\""))));
+    }
 }

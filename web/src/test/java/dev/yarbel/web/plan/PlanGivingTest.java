@@ -427,4 +427,14 @@ class PlanGivingTest extends DeskTesting {
                         .param("template", day))
                 .andExpect(status().isNotFound());
     }
+
+    @Test
+    void allThatIsOutOfRangeInALiftsRowIsSaidAtOnce() throws Exception {
+        draw("lifts[0].sessions", "12", "lifts[0].from", "20")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content()
+                        .string(allOf(
+                                shows("[id='new-block-lifts[0].sessions-says']", "A number from 1 to 7."),
+                                shows("[id='new-block-lifts[0].from-says']", "A number from 30 to 100."))));
+    }
 }
