@@ -64,7 +64,7 @@
       editWeek();
     } else if (/^[0-9atsd/]$/.test(event.key)) {
       var target = document.querySelector('[data-key="' + event.key + '"]')
-          || (event.key === "/" && document.querySelector('[data-key="0"]'));
+          || (event.key === "/" && document.querySelector('[data-key="1"]'));
       if (!target) {
         return;
       }

@@ -46,7 +46,10 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
                 .map(heaviest -> new Exposure(heaviest, hardReps, true, judgement(day, work)));
     }
 
-    private static Judgement judgement(List<PrescribedSets> day, List<DoneSet> work) {
+    /** How what was lifted compares with what a day asked for, whatever the lifts; warm-ups are no part of it. */
+    public static Judgement judgement(List<PrescribedSets> day, List<DoneSet> lifted) {
+        List<DoneSet> work =
+                lifted.stream().filter(done -> !done.task().warmUp()).toList();
         boolean under = false;
         for (DoneSet done : work) {
             int halves = halvesOverTheTarget(day, done);

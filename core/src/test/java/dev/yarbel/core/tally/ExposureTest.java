@@ -140,6 +140,15 @@ class ExposureTest {
     }
 
     /** What a day's doses will expose a lift to, as work lines count it. */
+    @Test
+    void aWholeDayIsJudgedWhateverItsLiftsAndWarmUpsAreNoPartOfIt() {
+        List<PrescribedSets> day = List.of(squat("A", "1 @8"), squat("B", "1 @7"));
+        assertThat(Exposure.judgement(day, List.of(done("A.w1", "100", 1, "10"), done("A.1", "180", 1, "8"))))
+                .isEqualTo(Exposure.Judgement.AS_PLANNED);
+        assertThat(Exposure.judgement(day, List.of(done("A.1", "180", 1, "6"), done("B.1", "170", 1, "8"))))
+                .isEqualTo(Exposure.Judgement.OVER);
+    }
+
     private static Optional<Exposure> planned(Resolver resolver, List<PrescribedSets> day, Lift lift) {
         List<ResolvedLoad> loads = resolver.resolve(day);
         Mass heaviest = Mass.ZERO;

@@ -21,6 +21,7 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -155,6 +156,16 @@ public class Book {
 
     private LocalDate counting() {
         return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
+    }
+
+    /**
+     * The sessions of some lifters that answer days of plans, and each one's last whatever it answers; oldest first.
+     *
+     * @param days the numbers of the days
+     */
+    @Transactional(readOnly = true)
+    public List<SessionGlance> glances(long clubId, Collection<Long> lifters, Collection<Long> days) {
+        return lifters.isEmpty() ? List.of() : logs.glances(clubId, lifters, days);
     }
 
     /** The lifts a club knows: ours and its own. */

@@ -8,12 +8,14 @@ import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.core.tally.Exposure;
 import jakarta.persistence.EntityManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,12 +64,63 @@ class LogReader {
                 .findFirst();
     }
 
+    private static final String GLANCE =
+            "select s.lifter_id, s.id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.count_said, s.judgement ";
+
+    /**
+     * The sessions of some lifters that answer days of plans, and each one's last whatever it answers; oldest first.
+     *
+     * @param days the numbers of the days
+     */
+    List<SessionGlance> glances(long clubId, Collection<Long> lifters, Collection<Long> days) {
+        flush();
+        Long[] ofLifters = lifters.toArray(Long[]::new);
+        return jdbc.query(
+                GLANCE + """
+                        from training_session s
+                        where s.club_id = ? and s.lifter_id = any (?) and s.plan_day = any (?)
+                        union\s""" + GLANCE + """
+                        from unnest(?) as asked (lifter) cross join lateral (
+                          select * from training_session l where l.club_id = ? and l.lifter_id = asked.lifter
+                          order by l.held_on desc, l.id desc limit 1) s
+                        order by held_on, id""",
+                (row, at) -> glance(row),
+                clubId,
+                ofLifters,
+                days.toArray(Long[]::new),
+                ofLifters,
+                clubId);
+    }
+
+    private static SessionGlance glance(ResultSet row) throws SQLException {
+        boolean finished = row.getTimestamp("finished_at") != null;
+        return new SessionGlance(
+                row.getLong("lifter_id"),
+                row.getObject("held_on", LocalDate.class),
+                planned(row),
+                finished,
+                Optional.ofNullable(row.getString("judgement"))
+                        .filter(judged -> finished)
+                        .map(Exposure.Judgement::valueOf),
+                row.getString("pain") != null,
+                SessionRatings.CountSaid.CUT.name().equals(row.getString("count_said")));
+    }
+
+    private static Optional<PlannedDay> planned(ResultSet row) throws SQLException {
+        long day = row.getLong("plan_day");
+        return row.wasNull() ? Optional.empty() : Optional.of(new PlannedDay(day, row.getInt("plan_week")));
+    }
+
     private List<SessionLog> read(String sql, Object... parameters) {
+        flush();
+        return jdbc.query(sql, LogReader::logs, parameters);
+    }
+
+    /** What was written in this very transaction is read too. */
+    private void flush() {
         if (entities.isJoinedToTransaction()) {
-            // what was written in this very transaction is read too
             entities.flush();
         }
-        return jdbc.query(sql, LogReader::logs, parameters);
     }
 
     private static List<SessionLog> logs(ResultSet rows) throws SQLException {
@@ -102,13 +155,10 @@ class LogReader {
     }
 
     private static SessionLog session(long id, ResultSet row) throws SQLException {
-        long day = row.getLong("plan_day");
-        Optional<PlannedDay> planned =
-                row.wasNull() ? Optional.empty() : Optional.of(new PlannedDay(day, row.getInt("plan_week")));
         return new SessionLog(
                 id,
                 row.getObject("held_on", LocalDate.class),
-                planned,
+                planned(row),
                 row.getTimestamp("finished_at") != null,
                 Optional.ofNullable(row.getString("pain")),
                 Optional.ofNullable(row.getString("planned")).flatMap(AskedDay::parse),

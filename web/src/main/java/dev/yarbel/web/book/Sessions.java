@@ -21,6 +21,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +36,7 @@ public class Sessions {
 
     private static final int MOST_LIFTS = 26;
     private static final int MOST_SETS = 99;
+    private static final int AT_ONCE = 200;
 
     private final TrainingSessionRepository sessions;
     private final LoggedSetRepository sets;
@@ -178,8 +180,27 @@ public class Sessions {
     /** A set of a session that was finished before it came, or was corrected since: those who looked at it look again. */
     private void lookAgain(LifterCard lifter, TrainingSession session) {
         if (session.finishedAt() != null) {
+            judge(session);
             events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
         }
+    }
+
+    private void judge(TrainingSession session) {
+        session.judge(sets.findByClubIdAndSessionIdOrderById(session.clubId(), session.id()).stream()
+                .map(LoggedSet::done)
+                .toList());
+    }
+
+    /**
+     * Judges some of a club's finished sessions of earlier versions, which did not.
+     *
+     * @param after the number of the last one looked at before
+     * @return the number of the last one looked at; empty when there was none left
+     */
+    Optional<Long> judgeEarlier(long clubId, long after) {
+        List<TrainingSession> some = sessions.findUnjudged(clubId, after, Limit.of(AT_ONCE));
+        some.forEach(this::judge);
+        return some.stream().map(TrainingSession::id).reduce((first, last) -> last);
     }
 
     private TrainingSession session(LifterCard lifter, PlannedDay day, LocalDate date, String planned) {
@@ -375,6 +396,7 @@ public class Sessions {
             sets.save(new LoggedSet(lifter.clubId(), session.id(), UUID.randomUUID(), done, at, at));
         }
         session.finish(at, null);
+        session.judge(lifted);
         if (heard) {
             events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
         }
@@ -389,6 +411,7 @@ public class Sessions {
         if (session.finishedAt() == null) {
             session.finish(clock.instant(), said.pain().orElse(null));
             session.ratings().after(said.effort(), said.minutes(), said.count());
+            judge(session);
             events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), session.id()));
             moved.tell(lifter.clubId(), lifter.id());
         }

@@ -1,12 +1,18 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.tally.Exposure;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 
 @Entity
 class TrainingSession {
@@ -25,6 +31,9 @@ class TrainingSession {
     private String pain;
     private String planned;
 
+    @Enumerated(EnumType.STRING)
+    private Exposure.Judgement judgement;
+
     @Embedded
     private SessionRatings ratings;
 
@@ -32,6 +41,10 @@ class TrainingSession {
 
     long id() {
         return id;
+    }
+
+    long clubId() {
+        return clubId;
     }
 
     SessionRatings ratings() {
@@ -49,6 +62,15 @@ class TrainingSession {
     void finish(Instant at, String painNoted) {
         finishedAt = at;
         pain = painNoted == null ? pain : painNoted;
+    }
+
+    /** Works out how what was lifted compares with what was asked; nothing is said where nothing was asked. */
+    void judge(List<DoneSet> lifted) {
+        judgement = planned == null
+                ? null
+                : AskedDay.parse(planned)
+                        .map(asked -> Exposure.judgement(asked.prescriptions(), lifted))
+                        .orElse(null);
     }
 
     void reopen() {

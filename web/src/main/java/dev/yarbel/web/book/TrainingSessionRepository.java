@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.NativeQuery;
@@ -18,6 +19,13 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
 
     @Query("select distinct s.lifterId from TrainingSession s where s.clubId = :clubId and s.startedAt >= :since")
     List<Long> begunSince(long clubId, Instant since);
+
+    /** Finished sessions that something was asked for and that nobody has judged, by their numbers. */
+    @Query("""
+            select s from TrainingSession s
+            where s.clubId = :clubId and s.id > :after and s.judgement is null and s.finishedAt is not null
+              and s.planned <> '' order by s.id""")
+    List<TrainingSession> findUnjudged(long clubId, long after, Limit limit);
 
     /** Begins a session unless it has begun, whoever comes first. */
     @Modifying

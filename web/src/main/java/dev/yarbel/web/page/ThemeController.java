@@ -1,10 +1,8 @@
 package dev.yarbel.web.page;
 
 import java.net.URI;
-import java.time.Duration;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,14 +18,10 @@ class ThemeController {
     @PostMapping("/theme")
     ResponseEntity<Void> choose(
             @RequestParam String theme, @RequestHeader(name = HttpHeaders.REFERER, required = false) String from) {
-        ResponseCookie cookie = ResponseCookie.from(COOKIE, Theme.of(theme).code())
-                .path("/")
-                .maxAge(Duration.ofDays(365))
-                .httpOnly(true)
-                .sameSite("Lax")
-                .build();
         return ResponseEntity.status(HttpStatus.SEE_OTHER)
-                .header(HttpHeaders.SET_COOKIE, cookie.toString())
+                .header(
+                        HttpHeaders.SET_COOKIE,
+                        Remembered.cookie(COOKIE, Theme.of(theme).code()))
                 .location(back(from))
                 .build();
     }

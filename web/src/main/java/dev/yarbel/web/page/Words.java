@@ -128,6 +128,11 @@ public class Words {
         return format(date, "date.short");
     }
 
+    /** A day not far off, to plan by, in a narrow column: {@code Tue 10 Mar}. */
+    public String nearDay(LocalDate date) {
+        return format(date, "date.near");
+    }
+
     /** A day within a sentence: {@code 10 March}. */
     public String day(LocalDate date) {
         return format(date, "date.day");

@@ -84,11 +84,7 @@ public class Roster implements LifterChooser, CoachedLifters {
 
     /** One page of the list, with one more at its end if there are more. */
     List<Found> search(Person coach, Search search) {
-        String like = "%"
-                + Reading.visible(search.part())
-                        .strip()
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("([!%_])", "!$1") + "%";
+        String like = like(search.part());
         Long of = search.whole() && coach.isHeadCoach() ? null : Long.valueOf(coach.accountId());
         return lifters
                 .search(
@@ -101,6 +97,17 @@ public class Roster implements LifterChooser, CoachedLifters {
                         Limit.of(PAGE + 1))
                 .stream()
                 .map(lifter -> new Found(lifter.card(), lifter.coachId()))
+                .toList();
+    }
+
+    private static String like(String part) {
+        return "%" + Reading.visible(part).strip().toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
+    }
+
+    /** A coach's own lifters by part of a name, all of them, without those archived. */
+    List<LifterCard> mine(Person coach, String part) {
+        return lifters.search(coach.clubId(), coach.accountId(), false, like(part), "", 0, Limit.unlimited()).stream()
+                .map(Lifter::card)
                 .toList();
     }
 

@@ -3,9 +3,11 @@ package dev.yarbel.web.roster;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.InviteLink;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Remembered;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Undo;
 import jakarta.servlet.http.HttpServletRequest;
@@ -18,9 +20,12 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -34,13 +39,16 @@ class RosterController {
     private static final int LONGEST_NAME = 80;
 
     private final Roster roster;
+    private final Mornings mornings;
     private final TakingOn takingOn;
     private final Accounts accounts;
     private final GymChooser gyms;
     private final Clock clock;
 
-    RosterController(Roster roster, TakingOn takingOn, Accounts accounts, GymChooser gyms, Clock clock) {
+    RosterController(
+            Roster roster, Mornings mornings, TakingOn takingOn, Accounts accounts, GymChooser gyms, Clock clock) {
         this.roster = roster;
+        this.mornings = mornings;
         this.takingOn = takingOn;
         this.accounts = accounts;
         this.gyms = gyms;
@@ -74,9 +82,45 @@ class RosterController {
         }
     }
 
+    /**
+     * How a coach looks at their own lifters; what is not said is null.
+     *
+     * @param order of the lines, by its code
+     * @param only which of them, by its code
+     * @param from which line the page begins with
+     */
+    record Looked(String order, String only, Integer from) {}
+
     @GetMapping("/lifters")
-    ModelAndView lifters(@AuthenticationPrincipal Person person, Asked asked) {
-        return page(person, asked.search(person), FormState.NONE);
+    ModelAndView lifters(
+            @AuthenticationPrincipal Person person,
+            Asked asked,
+            Looked looked,
+            @ModelAttribute("frame") Frame frame,
+            @CookieValue(name = MorningLook.COOKIE, required = false) String kept,
+            HttpServletResponse response) {
+        Roster.Search search = asked.search(person);
+        MorningLook look = MorningLook.of(looked.order(), looked.only(), kept);
+        if (looked.order() != null || looked.only() != null) {
+            response.addHeader(HttpHeaders.SET_COOKIE, Remembered.cookie(MorningLook.COOKIE, look.kept()));
+        }
+        return search.whole() || search.archived()
+                ? page(person, search, FormState.NONE)
+                : morning(
+                        person,
+                        search,
+                        mornings.of(
+                                person,
+                                look,
+                                search.part(),
+                                frame::openCalls,
+                                Objects.requireNonNullElse(looked.from(), 0)),
+                        FormState.NONE);
+    }
+
+    private ModelAndView morning(Person person, Roster.Search search, Mornings.Morning morning, FormState state) {
+        List<Long> ids = morning.lines().stream().map(line -> line.card().id()).toList();
+        return common(person, search, ids, state).addObject("morning", morning);
     }
 
     private ModelAndView page(Person person, Roster.Search search, FormState state) {
@@ -84,16 +128,21 @@ class RosterController {
         List<Roster.Found> shown = found.stream().limit(Roster.PAGE).toList();
         List<Long> ids = shown.stream().map(line -> line.card().id()).toList();
         List<Accounts.Colleague> coaches = accounts.coaches(person.clubId());
-        return new ModelAndView("roster/lifters")
+        return common(person, search, ids, state)
                 .addObject("found", shown)
                 .addObject("more", found.size() > shown.size())
-                .addObject("search", search)
                 .addObject("aching", roster.aching(person.clubId(), ids))
-                .addObject("usual", gyms.usual(person.clubId(), ids))
-                .addObject("gyms", gyms.gyms(person.clubId()))
                 .addObject("coaches", coaches)
                 .addObject(
-                        "coachNames", coaches.stream().collect(Collectors.toMap(Accounts.Colleague::id, c -> c.name())))
+                        "coachNames",
+                        coaches.stream().collect(Collectors.toMap(Accounts.Colleague::id, c -> c.name())));
+    }
+
+    private ModelAndView common(Person person, Roster.Search search, List<Long> ids, FormState state) {
+        return new ModelAndView("roster/lifters")
+                .addObject("search", search)
+                .addObject("usual", gyms.usual(person.clubId(), ids))
+                .addObject("gyms", gyms.gyms(person.clubId()))
                 .addObject("today", LocalDate.ofInstant(clock.instant(), person.zone()))
                 .addObject("state", state);
     }
@@ -114,6 +163,7 @@ class RosterController {
     ModelAndView takeOn(
             @AuthenticationPrincipal Person person,
             Sent<TakeOn> sent,
+            @ModelAttribute("frame") Frame frame,
             HttpServletRequest request,
             HttpServletResponse response) {
         return sent.answer(
@@ -122,7 +172,11 @@ class RosterController {
                     LifterCard lifter = takingOn.takeOn(person, form, request, response);
                     return new ModelAndView("redirect:/lifters/" + lifter.id() + "/profile");
                 },
-                state -> page(person, new Roster.Search("", false, false, "", 0), state));
+                state -> morning(
+                        person,
+                        new Roster.Search("", false, false, "", 0),
+                        mornings.of(person, MorningLook.FIRST, "", frame::openCalls, 0),
+                        state));
     }
 
     @PostMapping("/lifters/{id}/invite")

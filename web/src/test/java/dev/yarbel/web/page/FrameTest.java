@@ -1,5 +1,6 @@
 package dev.yarbel.web.page;
 
+import static dev.yarbel.web.OnPage.shows;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -68,7 +69,7 @@ class FrameTest {
                 .andExpect(content()
                         .string(allOf(
                                 containsString("<html lang=\"cy\""),
-                                containsString("<h1>Codwyr</h1>"),
+                                shows("h1", "Codwyr"),
                                 containsString(">Calls<"))));
     }
 

@@ -77,7 +77,7 @@ class RosterTest {
     /** The names in the list. */
     private String names(RequestPostProcessor who, String query) throws Exception {
         return Jsoup.parse(look(who, "/lifters" + query))
-                .select(".roster tbody th")
+                .select(".roster tbody th > :first-child")
                 .text();
     }
 
@@ -198,11 +198,15 @@ class RosterTest {
         for (int i = 0; i < Roster.PAGE + 5; i++) {
             roster.add(NewLifter.of(club.lifter.clubId(), "Twin", club.coach.accountId(), MassUnit.KG));
         }
-        String first = look(club.asCoach(), "/lifters");
-        String more = Jsoup.parse(first).select("a[href*=afterId]").attr("href");
+        comesInPages(club.asCoach(), "/lifters");
+        comesInPages(club.asHeadCoach(), "/lifters?whole=true");
+    }
+
+    private void comesInPages(RequestPostProcessor who, String list) throws Exception {
+        String first = look(who, list);
+        String more = Jsoup.parse(first).select("a.more").attr("href");
         assertThat(Jsoup.parse(first).select(".roster tbody tr")).hasSize(Roster.PAGE);
-        assertThat(Jsoup.parse(look(club.asCoach(), more)).select(".roster tbody tr"))
-                .hasSize(6);
+        assertThat(Jsoup.parse(look(who, more)).select(".roster tbody tr")).hasSize(6);
     }
 
     // ---- invitations

@@ -1,0 +1,22 @@
+package dev.yarbel.web.book;
+
+import dev.yarbel.core.tally.Exposure;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * A session without its sets, for lists.
+ *
+ * @param planned the day of a plan it answers
+ * @param judgement how it compares with what was asked; empty where nothing was asked, or it is open
+ * @param pain something hurt in it
+ * @param cutShort the lifter said that sets were left out
+ */
+public record SessionGlance(
+        long lifterId,
+        LocalDate date,
+        Optional<PlannedDay> planned,
+        boolean finished,
+        Optional<Exposure.Judgement> judgement,
+        boolean pain,
+        boolean cutShort) {}
