@@ -3,11 +3,13 @@ package dev.yarbel.core.block;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -95,6 +97,14 @@ public record Block(
     /** The date of a training day, its index and the week counted from 0. */
     public LocalDate date(int day, int week) {
         return start.plusWeeks(week).plusDays(days.get(day).offset());
+    }
+
+    /** The places of the days, from 0, in the order in which they come in a week, however the coach lists them. */
+    public List<Integer> daysByDate() {
+        return IntStream.range(0, days.size())
+                .boxed()
+                .sorted(Comparator.comparing(day -> days.get(day).offset()))
+                .toList();
     }
 
     /** The last day of the last week. */

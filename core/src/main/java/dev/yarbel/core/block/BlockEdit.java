@@ -1,6 +1,7 @@
 package dev.yarbel.core.block;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -15,7 +16,14 @@ import java.util.function.Predicate;
  * what they have not seen. It leaves alone what was lifted; each edit knows what that means for it.
  */
 public sealed interface BlockEdit
-        permits SetDoses, WeekEdit, DayEdit, SlotEdit, BlockEdit.Rename, BlockEdit.Start, BlockEdit.Several {
+        permits SetDoses,
+                WeekEdit,
+                DayEdit,
+                SlotEdit,
+                BlockEdit.Rename,
+                BlockEdit.Start,
+                BlockEdit.Shift,
+                BlockEdit.Several {
 
     /**
      * Makes the edit.
@@ -109,6 +117,28 @@ public sealed interface BlockEdit
         @Override
         public BlockEdit on(Twins twins, Lifted lifted) {
             return new Start(twins.theirs().start(), to);
+        }
+    }
+
+    /**
+     * Moves a block's first day; its days stay on their weekdays, and those that fell before the new first day of a week come
+     * at its end. Only before anything was logged.
+     */
+    record Shift(LocalDate from, LocalDate to) implements BlockEdit {
+
+        @Override
+        public Edited apply(Block block, Lifted lifted) {
+            Block moved = new Start(from, to).apply(block, lifted).block();
+            int by = (int) (ChronoUnit.DAYS.between(from, to) % 7);
+            List<TrainingDay> days = moved.days().stream()
+                    .map(day -> new TrainingDay(day.id(), day.name(), Math.floorMod(day.offset() - by, 7), day.slots()))
+                    .toList();
+            return new Edited(moved.with(days), new Shift(to, from));
+        }
+
+        @Override
+        public BlockEdit on(Twins twins, Lifted lifted) {
+            return new Shift(twins.theirs().start(), to);
         }
     }
 

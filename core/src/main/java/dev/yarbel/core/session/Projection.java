@@ -14,6 +14,7 @@ import dev.yarbel.core.progress.Result;
 import dev.yarbel.core.progress.Run;
 import dev.yarbel.core.record.LiftedSet;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -111,14 +112,16 @@ public final class Projection {
         int lifted = weeksLifted();
         Set<Lift> going = liftsThatGoOn();
         for (int week = 0; week < block.weeks(); week++) {
-            List<List<PrescribedSets>> asked = new ArrayList<>();
-            List<List<ResolvedLoad>> comesTo = new ArrayList<>();
-            for (int day = 0; day < block.days().size(); day++) {
+            List<List<PrescribedSets>> asked =
+                    new ArrayList<>(Collections.nCopies(block.days().size(), List.of()));
+            List<List<ResolvedLoad>> comesTo =
+                    new ArrayList<>(Collections.nCopies(block.days().size(), List.of()));
+            for (int day : block.daysByDate()) {
                 List<Place> places = new ArrayList<>();
                 List<PrescribedSets> today = PrescribedSets.tiring(asked(day, week, places), resolver.catalogue());
                 List<ResolvedLoad> todays = resolver.resolve(today);
-                asked.add(today);
-                comesTo.add(todays);
+                asked.set(day, today);
+                comesTo.set(day, todays);
                 if (!going.isEmpty() && !block.shape().get(week).deload()) {
                     Optional<List<DoneSet>> done = log.on(day, week);
                     for (int i = 0; i < today.size(); i++) {

@@ -321,6 +321,29 @@ class BlockEditTest {
                 .isEqualTo(4);
     }
 
+    @Property
+    void aBlockShiftedByDaysKeepsItsWeekdaysAndIsShiftedBackExactly(@ForAll @IntRange(min = -40, max = 40) int days) {
+        BlockEdit shift = new BlockEdit.Shift(MONDAY, MONDAY.plusDays(days));
+        Edited shifted = shift.apply(block, Lifted.NOTHING);
+        assertThat(shifted.block().start()).isEqualTo(MONDAY.plusDays(days));
+        for (int day = 0; day < block.days().size(); day++) {
+            assertThat(shifted.block().date(day, 1).getDayOfWeek())
+                    .isEqualTo(block.date(day, 1).getDayOfWeek());
+        }
+        assertThat(shifted.back().apply(shifted.block(), Lifted.NOTHING).block())
+                .isEqualTo(block);
+        refused(block, shift, FIRST_HEAVY_DAY, Why.BEGUN);
+    }
+
+    @Test
+    void daysComeInTheOrderOfTheWeekHoweverTheyAreListed() {
+        // trained on Mondays and Thursdays; from a Wednesday on, Thursday comes first
+        Block shifted = after(new BlockEdit.Shift(MONDAY, MONDAY.plusDays(2)));
+        assertThat(shifted.daysByDate().stream().map(day -> shifted.date(day, 0)))
+                .isSorted();
+        assertThat(block.daysByDate()).containsExactly(0, 1);
+    }
+
     @Test
     void whatWasLiftedIsNotRewritten() {
         refused(block, set(SQUAT, 0, "3x5 70%", "3x5 72.5%"), FIRST_HEAVY_DAY, Why.LIFTED);

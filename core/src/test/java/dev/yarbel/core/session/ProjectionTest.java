@@ -3,7 +3,9 @@ package dev.yarbel.core.session;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
@@ -398,6 +400,21 @@ class ProjectionTest {
         assertThat(projection.loads(1, 0).get(0).load()).contains(Mass.of("102.5", MassUnit.KG));
         assertThat(projection.loads(0, 1).get(0).load()).contains(Mass.ofKg(105));
         assertThat(projection.loads(1, 1).get(0).load()).contains(Mass.of("107.5", MassUnit.KG));
+    }
+
+    @Test
+    void aRunGoesOnInTheOrderOfTheWeekHoweverItsDaysAreListed() {
+        Block listed =
+                twoDays(2, List.of("3x5 last +2.5kg", "3x5 last +2.5kg"), List.of("3x5 100kg", "3x5 last +2.5kg"));
+        // from a Wednesday on, Monday is still listed first and comes last in the week
+        Block thursdayFirst = new BlockEdit.Shift(listed.start(), listed.start().plusDays(2))
+                .apply(listed, Lifted.NOTHING)
+                .block();
+        Projection projection = Projection.of(thursdayFirst, RESOLVER, Projection.Log.NONE);
+        assertThat(projection.loads(1, 0).get(0).load()).contains(Mass.ofKg(100));
+        assertThat(projection.loads(0, 0).get(0).load()).contains(Mass.of("102.5", MassUnit.KG));
+        assertThat(projection.loads(1, 1).get(0).load()).contains(Mass.ofKg(105));
+        assertThat(projection.loads(0, 1).get(0).load()).contains(Mass.of("107.5", MassUnit.KG));
     }
 
     @Test

@@ -7,13 +7,17 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.hibernate.annotations.Formula;
+import org.hibernate.annotations.SQLRestriction;
 
+/** A block that was taken away is found by nobody who does not ask for such. */
 @Entity
 @Table(name = "block")
+@SQLRestriction("removed_at is null")
 class BlockEntity {
 
     @Id
@@ -29,9 +33,9 @@ class BlockEntity {
     private LocalDate contestOn;
     private String origin;
     private Long givenFrom;
-    private LocalDate putAsideOn;
+    private Instant removedAt;
 
-    @Formula("(select count(*) from block given where given.given_from = id)")
+    @Formula("(select count(*) from block given where given.given_from = id and given.removed_at is null)")
     private int copies;
 
     protected BlockEntity() {}
@@ -103,12 +107,8 @@ class BlockEntity {
         givenFrom = block;
     }
 
-    /** The day another block took its place before it had run its course. */
-    Optional<LocalDate> putAsideOn() {
-        return Optional.ofNullable(putAsideOn);
-    }
-
-    void putAsideOn(LocalDate day) {
-        putAsideOn = day;
+    /** Takes it away; nothing of it is lost. */
+    void remove(Instant at) {
+        removedAt = at;
     }
 }

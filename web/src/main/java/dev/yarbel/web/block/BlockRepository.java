@@ -6,6 +6,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -47,6 +49,19 @@ interface BlockRepository extends Repository<BlockEntity, Long> {
 
     /** A lifter's blocks, the latest first. */
     List<BlockEntity> findByClubIdAndLifterIdOrderByStartOnDescIdDesc(long clubId, long lifterId);
+
+    /** The number of the block that has a day. */
+    @Query("""
+            select b.id from BlockEntity b join DayEntity d on d.blockId = b.id and d.clubId = b.clubId
+            where b.clubId = :clubId and b.lifterId = :lifterId and d.id = :day and d.removedAt is null""")
+    Optional<Long> findHolding(long clubId, long lifterId, long day);
+
+    /** Brings a block back that was taken away; how many there were of this number. */
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @NativeQuery("""
+            update block set removed_at = null
+            where club_id = :clubId and lifter_id = :lifterId and id = :id and removed_at is not null""")
+    int bringBack(long clubId, long lifterId, long id);
 
     /** The blocks that were given from another. */
     List<BlockEntity> findByClubIdAndGivenFrom(long clubId, long blockId);

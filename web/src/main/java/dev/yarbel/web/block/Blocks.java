@@ -142,9 +142,37 @@ public class Blocks implements PlannedNeeds {
 
     /** A lifter's blocks, the latest first. */
     public List<BlockSummary> of(LifterCard lifter) {
-        return blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()).stream()
-                .map(BlockSummary::of)
-                .toList();
+        return BlockSummary.of(blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()));
+    }
+
+    /** The blocks that a new one of so many weeks would meet on the same days. */
+    public List<Meeting> meetings(LifterCard lifter, LocalDate start, int weeks) {
+        return Meeting.of(of(lifter), Optional.empty(), start, weeks);
+    }
+
+    /** The blocks that this one would meet, were it to begin on another day. */
+    public List<Meeting> meetings(LifterBlock block, LocalDate start) {
+        return Meeting.of(
+                of(block.lifter()),
+                Optional.of(block.blockId()),
+                start,
+                block.block().weeks());
+    }
+
+    /**
+     * The block a lifter trains by today: the current one, unless a session of another was begun today and none of this one.
+     * So nobody's session is empty all of a sudden because their coach begins another block.
+     */
+    public Optional<LifterBlock> onFloor(LifterCard lifter, ZoneId zone) {
+        return current(lifter, zone).map(plan -> plan.begunElsewhereToday()
+                .flatMap(day -> holding(lifter, zone, day.day()))
+                .orElse(plan));
+    }
+
+    /** The block that has a day, by the day's number, whichever the lifter is in. */
+    public Optional<LifterBlock> holding(LifterCard lifter, ZoneId zone, long day) {
+        return blocks.findHolding(lifter.clubId(), lifter.id(), day)
+                .flatMap(number -> open(lifter, zone, Optional.of(number)));
     }
 
     @Override
@@ -188,25 +216,54 @@ public class Blocks implements PlannedNeeds {
         return store.add(lifter, open, origin);
     }
 
-    /** Begins a block; one that has not run its course by then is put aside. */
+    /** Begins a block; from its first day on it is the one that is trained, see {@link #meetings}. */
     @Transactional
     public long begin(Person coach, LifterCard lifter, Block block, String origin) {
         long id = add(lifter, block, origin);
-        blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()).stream()
-                .filter(other -> other.id() != id
-                        && other.startOn().isBefore(block.start())
-                        && !other.isOver(block.start())
-                        && other.putAsideOn().isEmpty())
-                .forEach(other -> other.putAsideOn(block.start()));
+        write(coach, lifter, "begun", block.name(), block.start());
+        return id;
+    }
+
+    private void write(Person coach, LifterCard lifter, String what, String name, LocalDate start) {
         ledger.write(
                 coach,
                 lifter,
                 ChangeKind.BLOCK,
-                List.of("begun", block.name(), block.start().toString()),
+                List.of(what, name, start.toString()),
                 Optional.empty(),
-                "",
-                block.name());
-        return id;
+                what.equals("removed") ? name : "",
+                what.equals("removed") ? "" : name);
+    }
+
+    /**
+     * Takes a block away; what was lifted in it stays in the log, and it can be brought back.
+     *
+     * @throws BlockRefused while a session of it is under way today
+     */
+    @Transactional
+    public BlockSummary remove(Person coach, LifterBlock block) {
+        BlockEntity row = blocks.lock(block.lifter().clubId(), block.lifter().id(), block.blockId())
+                .orElseThrow(NotFoundException::new);
+        if (block.isUnderWay()) {
+            throw new BlockRefused("under-way", block.lifter().name());
+        }
+        row.remove(clock.instant());
+        write(coach, block.lifter(), "removed", block.name(), block.block().start());
+        return BlockSummary.of(List.of(row)).get(0);
+    }
+
+    /**
+     * Brings a block back.
+     *
+     * @throws NotFoundException when none of this number was taken away
+     */
+    @Transactional
+    public void bringBack(Person coach, LifterCard lifter, long block) {
+        if (blocks.bringBack(lifter.clubId(), lifter.id(), block) == 0) {
+            throw new NotFoundException();
+        }
+        BlockEntity row = blocks.lock(lifter.clubId(), lifter.id(), block).orElseThrow(NotFoundException::new);
+        write(coach, lifter, "brought-back", row.name(), row.startOn());
     }
 
     /**

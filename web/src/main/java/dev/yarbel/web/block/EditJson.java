@@ -49,6 +49,7 @@ class EditJson {
             Map.entry(SlotEdit.Move.class, "slot-move"),
             Map.entry(BlockEdit.Rename.class, "rename"),
             Map.entry(BlockEdit.Start.class, "start"),
+            Map.entry(BlockEdit.Shift.class, "shift"),
             Map.entry(BlockEdit.Several.class, "several"));
 
     private static final String BACK = "back";

@@ -30,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -185,6 +186,25 @@ public record LifterBlock(
 
     public Optional<SessionLog> session(int day, int week) {
         return Optional.ofNullable(sessions.get(planned(day, week)));
+    }
+
+    /** Whether a session of it was begun today and is not ended. */
+    public boolean isUnderWay() {
+        return today(session -> !session.finished()).anyMatch(planned -> block.indexOf(new DayId(planned.day())) >= 0);
+    }
+
+    /** The day of another block on which a session was begun today, where none of this one was. */
+    Optional<PlannedDay> begunElsewhereToday() {
+        List<PlannedDay> begun = today(session -> true).toList();
+        return begun.stream().anyMatch(planned -> block.indexOf(new DayId(planned.day())) >= 0)
+                ? Optional.empty()
+                : begun.stream().findFirst();
+    }
+
+    private Stream<PlannedDay> today(Predicate<SessionLog> which) {
+        return standing.log().stream()
+                .filter(session -> session.date().equals(today) && which.test(session))
+                .flatMap(session -> session.planned().stream());
     }
 
     /** Whether this day has been lifted and finished. */

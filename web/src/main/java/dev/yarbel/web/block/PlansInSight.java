@@ -37,8 +37,9 @@ class PlansInSight implements TrainingOverview {
             left join block_day d on d.block_id = b.id and d.club_id = b.club_id and d.removed_at is null
             left join slot s on s.block_day_id = d.id and s.club_id = d.club_id and s.removed_at is null
             left join dose_cell c on c.slot_id = s.id and c.club_id = s.club_id and c.week < b.weeks
-            where b.club_id = ? and b.lifter_id = any (?) and (b.start_on > ? or b.id = (
-              select l.id from block l where l.club_id = b.club_id and l.lifter_id = b.lifter_id and l.start_on <= ?
+            where b.club_id = ? and b.lifter_id = any (?) and b.removed_at is null and (b.start_on > ? or b.id = (
+              select l.id from block l
+              where l.club_id = b.club_id and l.lifter_id = b.lifter_id and l.removed_at is null and l.start_on <= ?
               order by l.start_on desc, l.id desc limit 1))
             group by b.id, d.id order by b.lifter_id, b.start_on, b.id, d.day_offset""";
 

@@ -28,7 +28,7 @@ class FloorDays {
 
     /** The day asked for, else the one in focus; empty when there is no plan with days. */
     Optional<FloorDay> find(Person person, LifterCard lifter, Optional<Integer> day, Optional<Integer> week) {
-        return blocks.current(lifter, person.zone())
+        return blocks.onFloor(lifter, person.zone())
                 .flatMap(plan -> day.isPresent() && week.isPresent()
                         ? Optional.of(open(plan, day.get(), week.get()))
                         : FloorDay.inFocus(plan).map(place -> open(plan, place.day(), place.week())));
@@ -40,7 +40,7 @@ class FloorDays {
      * @throws NotFoundException when there is no such lifter for this person, or no such day
      */
     FloorDay get(Person person, LifterCard lifter, int day, int week) {
-        return open(blocks.current(lifter, person.zone()).orElseThrow(NotFoundException::new), day, week);
+        return open(blocks.onFloor(lifter, person.zone()).orElseThrow(NotFoundException::new), day, week);
     }
 
     /** The same day, all of it read anew. */
@@ -48,13 +48,17 @@ class FloorDays {
         return get(person, roster.lifter(person, floor.plan().lifter().id()), floor.day(), floor.week());
     }
 
-    /** The place that a day has in the plan now, by its number; empty when it is there no more. */
+    /**
+     * The place that a day has in its plan now, by its number, also in one that another took the place of; empty when it is
+     * there no more.
+     */
     Optional<FloorDay> find(Person person, LifterCard lifter, long planned, int week) {
-        LifterBlock plan = blocks.current(lifter, person.zone()).orElseThrow(NotFoundException::new);
-        int day = plan.block().indexOf(new DayId(planned));
-        return day < 0 || week < 0 || week >= plan.block().weeks()
-                ? Optional.empty()
-                : Optional.of(open(plan, day, week));
+        DayId asked = new DayId(planned);
+        return blocks.onFloor(lifter, person.zone())
+                .filter(plan -> plan.block().indexOf(asked) >= 0)
+                .or(() -> blocks.holding(lifter, person.zone(), planned))
+                .filter(plan -> week >= 0 && week < plan.block().weeks())
+                .map(plan -> open(plan, plan.block().indexOf(asked), week));
     }
 
     /** The same day after something was logged on it. */

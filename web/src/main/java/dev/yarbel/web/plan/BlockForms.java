@@ -194,7 +194,12 @@ final class BlockForms {
 
     private Asked started(ChangeForm.Kind kind) {
         LocalDate start = Reading.needed("start", form.start());
-        return asked(kind, start, new BlockEdit.Start(block.start(), start));
+        return asked(
+                kind,
+                start,
+                Boolean.TRUE.equals(form.weekdays())
+                        ? new BlockEdit.Start(block.start(), start)
+                        : new BlockEdit.Shift(block.start(), start));
     }
 
     /** Rewrites the doses around a contest for it; days that were lifted stay. */

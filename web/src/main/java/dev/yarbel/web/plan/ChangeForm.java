@@ -13,6 +13,8 @@ import java.time.LocalDate;
  * @param by how many weeks a phase grows
  * @param slot and day by their numbers
  * @param offset of a day from the start of the week
+ * @param weekdays whether days move to other weekdays along with the first day of a block; else they stay
+ * @param confirmed the first day that was asked about and is meant
  */
 record ChangeForm(
         @NotNull Kind kind,
@@ -30,7 +32,9 @@ record ChangeForm(
         String name,
         Integer offset,
         LocalDate contest,
-        LocalDate start)
+        LocalDate start,
+        Boolean weekdays,
+        String confirmed)
         implements Follows {
 
     /** What can be asked for, as forms name it. */

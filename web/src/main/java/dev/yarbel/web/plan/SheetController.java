@@ -187,7 +187,7 @@ class SheetController {
 
     /** The first day of this week that is still to come, else the first. */
     private static int dayInFocus(LifterBlock plan) {
-        for (int day = 0; day < plan.block().days().size(); day++) {
+        for (int day : plan.block().daysByDate()) {
             if (!plan.block().date(day, plan.currentWeek()).isBefore(plan.today())) {
                 return day;
             }

@@ -66,6 +66,7 @@ class EditJsonTest {
                         new BlockEdit.Title("Neap", Optional.empty()),
                         new BlockEdit.Title("Spring", Optional.of(LocalDate.of(2026, 5, 2)))),
                 new BlockEdit.Start(LocalDate.of(2026, 3, 2), LocalDate.of(2026, 3, 9)),
+                new BlockEdit.Shift(LocalDate.of(2026, 3, 2), LocalDate.of(2026, 3, 5)),
                 new BlockEdit.Several(List.of(new WeekEdit.Repeat(1), new WeekEdit.Move(2, 3))));
     }
 
