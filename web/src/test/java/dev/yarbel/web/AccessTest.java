@@ -167,6 +167,9 @@ class AccessTest {
             entry("POST /lifters/{id}/plan/templates", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/undo", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/gates", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/blocks", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/blocks/remove", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/blocks/{block}/bring-back", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/new", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/new", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/new/template", May.THEIR_COACH),
@@ -252,7 +255,7 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/sets", Map.of("load", "150", "reps", "5", "effort", "8", "task", "C.1")),
             entry("POST /lifters/{id}/floor/side", Map.of("load", "150")),
             entry("POST /lifters/{id}/plan/change", Map.of("kind", "WEEK_INSERT", "week", "2")),
-            entry("POST /lifters/{id}/plan/new/template", Map.of("start", "2026-03-16", "weeks", "3", "name", "Free")),
+            entry("POST /lifters/{id}/plan/new/template", Map.of("start", "2028-03-13", "weeks", "3", "name", "Free")),
             entry("POST /lifters/{id}/plan/templates", Map.of("kind", "BLOCK", "name", "another")),
             entry("POST /lifters/{id}/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01")),
             entry("POST /lifters/{id}/profile/aches/{ache}/clear", Map.of("by", "Dr Low")),
@@ -310,6 +313,7 @@ class AccessTest {
         asCoach("/floor/slots/C", Map.of("day", "0", "week", "1", "what", "shorten", "sets", "2"));
         asCoach("/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
         variables.put("template", one("select max(id) from plan_template where club_id = ?", club.lifter.clubId()));
+        variables.put("block", clubs.takenAway(club));
         variables.put("gym", club.gym);
         variables.put("shelf", "plates");
         variables.put("code", "sleep");

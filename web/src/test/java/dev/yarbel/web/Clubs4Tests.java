@@ -229,6 +229,16 @@ public class Clubs4Tests {
         return lifter;
     }
 
+    /** The number of a block of a week, long after the other one of the club's lifter, that was taken away. */
+    public long takenAway(TestClub club) {
+        Block block = new Block(TestSettings.TODAY.plusYears(1), 1, List.of()).named("Taken away");
+        long number = blocks.begin(club.coach, club.lifter, block, "");
+        blocks.remove(
+                club.coach,
+                blocks.open(club.lifter, TestSettings.ZONE, Optional.of(number)).orElseThrow());
+        return number;
+    }
+
     /** A squat of so many kilograms, lifted two weeks ago. */
     private static RecordedMax tested(int kg) {
         return new RecordedMax(

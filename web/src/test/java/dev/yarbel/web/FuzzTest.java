@@ -117,6 +117,7 @@ class FuzzTest {
         send(club.asCoach(), "/profile/measurements", Map.of("kind", "WAIST", "figure", "80", "on", "2026-03-01"));
         send(club.asCoach(), "/profile/aches", Map.of("place", "ELBOW", "since", "2026-03-01"));
         send(club.asCoach(), "/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
+        clubs.takenAway(club);
         clubs.grow(club, 2, 3, 1);
         await().untilAsserted(() ->
                 assertThat(one("select count(*) from slip where club_id = ?")).isPositive());
@@ -162,6 +163,7 @@ class FuzzTest {
                 club.url("/book/lifts/front-squat"),
                 club.url("/book/lifts/front-squat/start"),
                 club.url("/plan"),
+                club.url("/plan/blocks"),
                 club.url("/plan/new"),
                 club.url("/plan/give"),
                 club.url("/plan/templates"),

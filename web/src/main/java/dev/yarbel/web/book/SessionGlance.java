@@ -2,7 +2,11 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.tally.Exposure;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * A session without its sets, for lists.
@@ -19,4 +23,13 @@ public record SessionGlance(
         boolean finished,
         Optional<Exposure.Judgement> judgement,
         boolean pain,
-        boolean cutShort) {}
+        boolean cutShort) {
+
+    /** Those that answer days of plans, by those days. */
+    public static Map<PlannedDay, SessionGlance> byPlannedDay(List<SessionGlance> sessions) {
+        return sessions.stream()
+                .filter(session -> session.planned().isPresent())
+                .collect(Collectors.toMap(
+                        session -> session.planned().orElseThrow(), Function.identity(), (one, same) -> one));
+    }
+}

@@ -3,6 +3,7 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.review.Mark;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
@@ -30,11 +31,13 @@ class GiveController {
     private final Roster roster;
     private final Blocks blocks;
     private final PlanReview review;
+    private final MeetingQuestion meeting;
 
-    GiveController(Roster roster, Blocks blocks, PlanReview review) {
+    GiveController(Roster roster, Blocks blocks, PlanReview review, MeetingQuestion meeting) {
         this.roster = roster;
         this.blocks = blocks;
         this.review = review;
+        this.meeting = meeting;
     }
 
     /**
@@ -49,8 +52,8 @@ class GiveController {
         return page(person, plan, FormState.NONE, List.of());
     }
 
-    /** To whom the block goes, and when it starts there. */
-    record GiveForm(@NotNull LocalDate start, Set<Long> to) {}
+    /** To whom the block goes, and when it starts there; {@code confirmed} as in {@link NewBlockForm}. */
+    record GiveForm(@NotNull LocalDate start, Set<Long> to, String confirmed) {}
 
     @PostMapping
     ModelAndView give(@AuthenticationPrincipal Person person, LifterBlock plan, Sent<GiveForm> sent) {
@@ -60,13 +63,26 @@ class GiveController {
                     if (form.to() == null) {
                         throw new UnreadableException("give.to-whom").in("to");
                     }
-                    List<Given> given =
-                            blocks.give(person, plan, others(person, plan, form.to()), form.start()).stream()
-                                    .map(this::given)
-                                    .toList();
+                    List<LifterCard> others = others(person, plan, form.to());
+                    meeting.ask(
+                            meets(plan, others, form.start()),
+                            FormExtras.isConfirmed(form.confirmed(), sent.text("start")));
+                    List<Given> given = blocks.give(person, plan, others, form.start()).stream()
+                            .map(this::given)
+                            .toList();
                     return page(person, plan, FormState.NONE, given);
                 },
                 state -> page(person, plan, state, List.of()));
+    }
+
+    private List<String> meets(LifterBlock plan, List<LifterCard> others, LocalDate start) {
+        return others.stream()
+                .flatMap(lifter -> meeting
+                        .said(
+                                lifter,
+                                blocks.meetings(lifter, start, plan.block().weeks()))
+                        .stream())
+                .toList();
     }
 
     private List<LifterCard> others(Person person, LifterBlock plan, Set<Long> to) {

@@ -15,6 +15,7 @@ import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.kit.AvailableKit;
 import dev.yarbel.web.kit.KitShelf;
+import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -51,6 +52,7 @@ class NewBlockController {
     private final Blocks blocks;
     private final BlockRequests requests;
     private final Templates templates;
+    private final MeetingQuestion meeting;
     private final Words words;
     private final Clock clock;
 
@@ -60,6 +62,7 @@ class NewBlockController {
             Blocks blocks,
             BlockRequests requests,
             Templates templates,
+            MeetingQuestion meeting,
             Words words,
             Clock clock) {
         this.book = book;
@@ -67,6 +70,7 @@ class NewBlockController {
         this.blocks = blocks;
         this.requests = requests;
         this.templates = templates;
+        this.meeting = meeting;
         this.words = words;
         this.clock = clock;
     }
@@ -107,13 +111,17 @@ class NewBlockController {
                 "new-block",
                 form -> {
                     BlockRequests.Asked asked = requests.draw(lifter, standing, kit, form);
-                    if (form.keep() != null) {
+                    List<String> meets =
+                            meets(lifter, asked.block().start(), asked.block().weeks());
+                    if (form.keep() != null || form.confirmed() != null) {
+                        meeting.ask(meets, isMeant(sent, form.confirmed()));
                         asked.announced()
                                 .forEach((lift, load) -> book.announce(person, lifter, lift, Optional.of(load)));
                         return shown(lifter, blocks.begin(person, lifter, asked.block(), asked.origin()));
                     }
                     return page(person, lifter, standing, sent.typed("new-block"))
-                            .addObject("drawn", drawn(asked));
+                            .addObject("drawn", drawn(asked))
+                            .addObject("meets", meets);
                 },
                 state -> page(person, lifter, standing, state));
     }
@@ -122,27 +130,37 @@ class NewBlockController {
         return new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block);
     }
 
-    /** A block from a template; without one it is empty, and has a name and weeks of its own. */
-    record FromTemplate(Long template, String name, @NotNull LocalDate start, Integer weeks) {}
+    /** A block from a template; without one it is empty, and has a name and weeks of its own; {@code confirmed} as in {@link NewBlockForm}. */
+    record FromTemplate(Long template, String name, @NotNull LocalDate start, Integer weeks, String confirmed) {}
 
     /** Begins a block from a template, or one without any day. */
     @PostMapping("/template")
     ModelAndView fromTemplate(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<FromTemplate> sent) {
         return sent.answer(
                 "template",
-                form -> shown(lifter, begin(person, lifter, form)),
+                form -> shown(lifter, begin(person, lifter, form, isMeant(sent, form.confirmed()))),
                 state -> page(person, lifter, book.standing(lifter), state));
     }
 
-    private long begin(Person person, LifterCard lifter, FromTemplate form) {
+    private List<String> meets(LifterCard lifter, LocalDate start, int weeks) {
+        return meeting.said(lifter, blocks.meetings(lifter, start, weeks));
+    }
+
+    private static boolean isMeant(Sent<?> sent, String confirmed) {
+        return FormExtras.isConfirmed(confirmed, sent.text("start"));
+    }
+
+    private long begin(Person person, LifterCard lifter, FromTemplate form, boolean meant) {
         if (form.template() == null) {
             int weeks = Reading.within("weeks", form.weeks(), 1, Block.MOST_WEEKS);
             String name = Reading.field("name", form.name(), text -> BlockForms.line(text, 40));
+            meeting.ask(meets(lifter, form.start(), weeks), meant);
             List<TrainingDay> days = List.of(new TrainingDay(words.say("new-block.day", 1), 0, List.of()));
             return blocks.begin(person, lifter, new Block(form.start(), weeks, days).named(name), "");
         }
         Template template = templates.find(person, form.template());
         Block block = templates.block(person, template.id(), form.start()).named(template.name());
+        meeting.ask(meets(lifter, block.start(), block.weeks()), meant);
         return blocks.begin(person, lifter, block, "template:" + template.id());
     }
 

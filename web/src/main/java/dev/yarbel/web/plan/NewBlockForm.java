@@ -23,6 +23,7 @@ import org.hibernate.validator.constraints.Range;
  * @param milestones whether single sets toward the max stand in it
  * @param days of the week that are trained, from 0 for the day the block starts
  * @param keep sent where the block is to be kept, not only looked at
+ * @param confirmed the first day on which it meets another block, sent where that was asked about and is meant
  */
 record NewBlockForm(
         String name,
@@ -34,7 +35,8 @@ record NewBlockForm(
         Boolean milestones,
         List<@Range(min = 0, max = 6) Integer> days,
         List<@Valid Row> lifts,
-        String keep) {
+        String keep,
+        String confirmed) {
 
     /** Blanks in between are no rows. */
     private static final Row NOTHING = new Row(null, null, null, null, null, null);

@@ -5,6 +5,7 @@ import dev.yarbel.core.block.SlotId;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
 import dev.yarbel.web.page.NotFoundException;
@@ -42,13 +43,16 @@ class SheetController {
     private final SheetPage pages;
     private final SheetEdits edits;
     private final Words words;
+    private final MeetingQuestion meeting;
 
-    SheetController(Blocks blocks, Sheet sheet, SheetPage pages, SheetEdits edits, Words words) {
+    SheetController(
+            Blocks blocks, Sheet sheet, SheetPage pages, SheetEdits edits, Words words, MeetingQuestion meeting) {
         this.blocks = blocks;
         this.sheet = sheet;
         this.pages = pages;
         this.edits = edits;
         this.words = words;
+        this.meeting = meeting;
     }
 
     @GetMapping
@@ -150,6 +154,11 @@ class SheetController {
             Sent<ChangeForm> sent,
             RedirectAttributes flash) {
         return pages.sent("change", sent, plan, at, form -> {
+            if (form.kind() == ChangeForm.Kind.BLOCK_SHIFT && form.start() != null) {
+                meeting.ask(
+                        meeting.said(plan.lifter(), blocks.meetings(plan, form.start())),
+                        FormExtras.isConfirmed(form.confirmed(), sent.text("start")));
+            }
             BlockEdit edit = edits.change(person, plan, form);
             if (form.isFollowed() && form.kind().canFollow()) {
                 flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));

@@ -14,10 +14,10 @@ import java.util.Optional;
  * @param contest where the contest lies; negative where there is none within
  * @param done how many sessions were begun or lifted
  */
-record MiniStrip(List<Mark> marks, double today, double contest, long done, long missed) {
+public record MiniStrip(List<Mark> marks, double today, double contest, long done, long missed) {
 
-    static final int WIDTH = 176;
-    static final int HEIGHT = 24;
+    public static final int WIDTH = 176;
+    public static final int HEIGHT = 24;
 
     private static final int MIDDLE = HEIGHT / 2;
     private static final int HALF = 5;
@@ -28,28 +28,32 @@ record MiniStrip(List<Mark> marks, double today, double contest, long done, long
     static final MiniStrip NONE = new MiniStrip(List.of(), -1, -1, 0, 0);
 
     /** One session. */
-    record Mark(String kind, double x, int y, double width, int height) {}
+    public record Mark(String kind, double x, int y, double width, int height) {}
 
+    /** The strip of a lifter's block; none where there is no block. */
     static MiniStrip of(InTraining training, LocalDate today) {
         return training.block()
-                .map(block -> {
-                    double day = WIDTH / (7.0 * block.weeks());
-                    return new MiniStrip(
-                            training.sessions().stream()
-                                    .map(session -> mark(session, x(block, session.on()), day))
-                                    .toList(),
-                            within(block, Optional.of(today)),
-                            within(block, training.situation().contest()),
-                            count(training, InTraining.State.DONE) + count(training, InTraining.State.BEGUN),
-                            count(training, InTraining.State.MISSED));
-                })
+                .map(block ->
+                        of(block, training.sessions(), training.situation().contest(), today))
                 .orElse(NONE);
     }
 
-    private static long count(InTraining training, InTraining.State state) {
-        return training.sessions().stream()
-                .filter(session -> session.state() == state)
-                .count();
+    /** The strip of a block. */
+    public static MiniStrip of(
+            InTraining.InBlock block, List<InTraining.Planned> sessions, Optional<LocalDate> contest, LocalDate today) {
+        double day = WIDTH / (7.0 * block.weeks());
+        return new MiniStrip(
+                sessions.stream()
+                        .map(session -> mark(session, x(block, session.on()), day))
+                        .toList(),
+                within(block, Optional.of(today)),
+                within(block, contest),
+                count(sessions, InTraining.State.DONE) + count(sessions, InTraining.State.BEGUN),
+                count(sessions, InTraining.State.MISSED));
+    }
+
+    private static long count(List<InTraining.Planned> sessions, InTraining.State state) {
+        return sessions.stream().filter(session -> session.state() == state).count();
     }
 
     private static double x(InTraining.InBlock block, LocalDate on) {

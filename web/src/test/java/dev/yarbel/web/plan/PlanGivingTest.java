@@ -46,9 +46,7 @@ class PlanGivingTest extends DeskTesting {
     void aBlockIsGivenWithEachLiftersOwnNumbersAndItsEditsFollow() throws Exception {
         LifterCard other = other();
         long source = club.plan().blockId();
-        send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString())
-                .andExpect(status().isOk())
-                .andExpect(content().string(shows("h2", "Given. Look these over")));
+        give(other).andExpect(status().isOk()).andExpect(content().string(shows("h2", "Given. Look these over")));
         LifterBlock theirs = blocks.current(other, TestSettings.ZONE).orElseThrow();
         assertThat(theirs.name()).isEqualTo("Block");
         assertThat(row(theirs, 0, 2)).containsExactly("3x5 75%", "3x5 75%", "3x5 77.5%");
@@ -81,7 +79,7 @@ class PlanGivingTest extends DeskTesting {
     @Test
     void whatWasChangedThereDoesNotFollow() throws Exception {
         LifterCard other = other();
-        send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString());
+        give(other);
         LifterBlock theirs = blocks.current(other, TestSettings.ZONE).orElseThrow();
         String twin = theirs.block().days().get(0).slots().get(2).id() + ".2";
         mvc.perform(post("/lifters/" + other.id() + "/plan/days/0")
@@ -106,8 +104,14 @@ class PlanGivingTest extends DeskTesting {
                 .andExpect(content().string(shows("#give-to-says", "Choose at least one lifter.")));
     }
 
+    /** Gives the block from today on, in place of the one they have. */
+    private ResultActions give(LifterCard other) throws Exception {
+        String today = TestSettings.TODAY.toString();
+        return send("/give", "to", String.valueOf(other.id()), "start", today, "confirmed", today);
+    }
+
     private LifterBlock given(LifterCard other) throws Exception {
-        send("/give", "to", String.valueOf(other.id()), "start", TestSettings.TODAY.toString());
+        give(other);
         return of(other);
     }
 
@@ -326,7 +330,9 @@ class PlanGivingTest extends DeskTesting {
 
     @Test
     void aBlockThatBeginsBeforeTheOneUnderWayIsOverPutsThatAside() throws Exception {
-        send("/new/template", "name", "Another", "start", TestSettings.TODAY.toString(), "weeks", "4", "template", "");
+        String today = TestSettings.TODAY.toString();
+        String[] another = {"name", "Another", "start", today, "weeks", "4", "template", "", "confirmed", today};
+        send("/new/template", another);
         assertThat(blocks.of(club.lifter))
                 .filteredOn(block -> block.putAside().isPresent())
                 .extracting(BlockSummary::name)
