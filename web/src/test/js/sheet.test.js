@@ -5,8 +5,8 @@ import { page } from "./phone.js";
 document.body.dataset.account = "1";
 const grid = (day, cells) => `<nav class="days"><a data-day="0">Squat</a><a data-day="1">Bench</a></nav>
   <div id="unkept" hidden data-one="one" data-many="# cells" data-drop="drop"></div>
-  <form id="grid" data-block="7" data-day="${day}"><table><tbody><tr>${cells.map(([id, kept]) => `<td>
-  <input class="dose" id="dose-${id}" name="dose.${id}" value="${kept}"><input type="hidden" id="was-${id}" name="was.${id}" value="${kept}">
+  <form id="grid" data-block="7" data-day="${day}"><table><tbody><tr>${cells.map(([id, kept]) => `<td data-day="${day}">
+  <textarea class="dose" id="dose-${id}" name="dose.${id}">${kept}</textarea><input type="hidden" id="was-${id}" name="was.${id}" value="${kept}">
   <div id="foot-${id}"></div></td>`).join("")}</tr></tbody></table></form>`;
 const cell = (id) => document.getElementById("dose-" + id);
 const answered = () => document.getElementById("grid").dispatchEvent(

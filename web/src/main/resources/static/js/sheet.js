@@ -9,7 +9,7 @@
     return document.getElementById("grid");
   }
   function isCell(element) {
-    return element && element.matches && element.matches("#grid input.dose");
+    return element && element.matches && element.matches("#grid textarea.dose");
   }
   function isOpen(cell) {
     return cell.classList.contains("open");
@@ -20,7 +20,7 @@
     if (!grid()) {
       return;
     }
-    grid().querySelectorAll("input.dose").forEach(function (cell) {
+    grid().querySelectorAll("textarea.dose").forEach(function (cell) {
       if (!isOpen(cell)) {
         cell.readOnly = true;
       }
@@ -69,9 +69,9 @@
   // After an answer: what was refused is remembered, what was kept is not.
   function noteRefused() {
     var all = unkept();
-    grid().querySelectorAll("input.dose").forEach(function (cell) {
+    grid().querySelectorAll("textarea.dose").forEach(function (cell) {
       if (isRefused(cell) && !isOpen(cell)) {
-        all[cell.id] = { text: cell.value, day: grid().dataset.day };
+        all[cell.id] = { text: cell.value, day: cell.closest("td").dataset.day };
       } else if (!isOpen(cell)) {
         delete all[cell.id];
       }
@@ -128,7 +128,7 @@
   document.addEventListener("click", function (event) {
     if (event.target.closest("[data-unkept=drop]")) {
       remember({});
-      grid().querySelectorAll("td.unkept input.dose").forEach(function (cell) {
+      grid().querySelectorAll("td.unkept textarea.dose").forEach(function (cell) {
         cell.value = cell.defaultValue;
         cell.dispatchEvent(new Event("input", { bubbles: true }));
       });
@@ -170,6 +170,13 @@
       }
     });
   });
+
+  // A dose is one line, however many it takes in its column.
+  document.addEventListener("input", function (event) {
+    if (isCell(event.target) && /[\r\n]/.test(event.target.value)) {
+      event.target.value = event.target.value.replace(/\s*[\r\n]+\s*/g, " ");
+    }
+  }, true);
 
   // ---- opening and leaving
 
@@ -238,7 +245,7 @@
   }
   function at(row, column) {
     var line = grid().querySelector("tbody").rows[row];
-    return line && line.cells[column] ? line.cells[column].querySelector("input.dose") : null;
+    return line && line.cells[column] ? line.cells[column].querySelector("textarea.dose") : null;
   }
   function next(cell, down, right) {
     var from = place(cell);
@@ -368,6 +375,9 @@
   }
   function fill() {
     var box = document.getElementById("fill");
+    if (!box) {
+      return; // a week has no weeks to its right
+    }
     var slots = block().map(function (line) {
       var first = line.filter(Boolean)[0];
       return first && first.closest("tr").dataset.slot;

@@ -22,7 +22,7 @@
   });
 
   function doseIn(row, column) {
-    return row.cells[column] && row.cells[column].querySelector("input.dose");
+    return row.cells[column] && row.cells[column].querySelector("textarea.dose");
   }
 
   // Single keys: off while typing, and wherever the person switched them off.
@@ -57,12 +57,15 @@
     if (event.key === "?") {
       keysDialog.showModal();
     } else if (event.key === "[" || event.key === "]") {
-      markWeek(weekMarked() + (event.key === "[" ? -1 : 1));
-    } else if (event.key === "t" && document.querySelector(".grid")) {
+      var by = event.key === "[" ? -1 : 1;
+      if (!turnWeek(by)) {
+        markWeek(weekMarked() + by);
+      }
+    } else if (event.key === "t" && document.querySelector(".grid:not(.weekgrid)")) {
       markWeek(columnOf(".grid thead th.current"));
-    } else if (event.key === "Enter" && event.target === document.body && document.querySelector(".grid")) {
+    } else if (event.key === "Enter" && event.target === document.body && document.querySelector(".grid:not(.weekgrid)")) {
       editWeek();
-    } else if (/^[0-9atsd/]$/.test(event.key)) {
+    } else if (/^[0-9abdstw/]$/.test(event.key)) {
       var target = document.querySelector('[data-key="' + event.key + '"]')
           || (event.key === "/" && document.querySelector('[data-key="1"]'));
       if (!target) {
@@ -95,6 +98,16 @@
       return document.querySelector(selector);
     })[0]);
   }
+  // Where a whole week is shown, [ and ] turn to the week beside it.
+  function turnWeek(by) {
+    var links = Array.prototype.slice.call(document.querySelectorAll("nav.weeks a"));
+    var open = links.filter(function (link) { return link.getAttribute("aria-current"); })[0];
+    var beside = links[links.indexOf(open) + by];
+    if (beside) {
+      beside.click();
+    }
+    return links.length > 0;
+  }
   function markWeek(column) {
     var heads = document.querySelectorAll(".grid thead th");
     if (column < 1 || column >= heads.length) {
@@ -113,6 +126,13 @@
       first.focus();
     }
   }
+
+  // A school of events asks for the announced load in place.
+  document.addEventListener("change", function (event) {
+    if (event.target.matches("select[data-school]") && event.target.value === "events") {
+      event.target.closest(".liftrow").querySelector("details").open = true;
+    }
+  });
 
   // A long block opens at this week, unless the address names another.
   var thisWeek = document.querySelector(".grid thead th.current");

@@ -167,7 +167,10 @@ class AccessTest {
             entry("POST /lifters/{id}/plan/templates", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/undo", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/gates", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/new/preview", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/whole", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/blocks", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/weeks/{week}", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/blocks/remove", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/blocks/{block}/bring-back", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/new", May.THEIR_COACH),
@@ -255,6 +258,23 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/sets", Map.of("load", "150", "reps", "5", "effort", "8", "task", "C.1")),
             entry("POST /lifters/{id}/floor/side", Map.of("load", "150")),
             entry("POST /lifters/{id}/plan/change", Map.of("kind", "WEEK_INSERT", "week", "2")),
+            entry(
+                    "GET /lifters/{id}/plan/new/preview",
+                    Map.of(
+                            "start",
+                            "2028-01-03",
+                            "weeks",
+                            "4",
+                            "every",
+                            "0",
+                            "deload",
+                            "OFF",
+                            "days",
+                            "0",
+                            "lifts[0].lift",
+                            "squat",
+                            "lifts[0].school",
+                            "rpe-led")),
             entry("POST /lifters/{id}/plan/new/template", Map.of("start", "2028-03-13", "weeks", "3", "name", "Free")),
             entry("POST /lifters/{id}/plan/templates", Map.of("kind", "BLOCK", "name", "another")),
             entry("POST /lifters/{id}/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01")),
@@ -319,6 +339,7 @@ class AccessTest {
         variables.put("code", "sleep");
         variables.put("lift", "front-squat");
         variables.put("day", 0);
+        variables.put("week", 1);
         as(Who.LIFTER, "/floor/free/sets", Map.of("lift", "barbell-row", "load", "30", "reps", "10", "effort", "easy"));
         as(Who.LIFTER, "/floor/free/finish", Map.of());
         variables.put(

@@ -204,7 +204,7 @@ class FuzzTest {
                     Element chosen = field.selectFirst("option[selected]");
                     fields.put(name, (chosen == null ? field.selectFirst("option") : chosen).attr("value"));
                 } else {
-                    fields.putIfAbsent(name, field.attr("value"));
+                    fields.putIfAbsent(name, field.val());
                 }
                 if (field.is(
                         "textarea, input:not([type]), input[type=text], input[type=password], input[type=search]")) {

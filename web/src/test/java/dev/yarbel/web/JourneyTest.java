@@ -49,7 +49,7 @@ class JourneyTest {
         browser.assertSound();
         browser.open("/lifters/1/plan?day=0");
         browser.assertSound();
-        String dose = BACK_OFF_WEEK_4 + " input.dose";
+        String dose = BACK_OFF_WEEK_4 + " textarea.dose";
         String foot = BACK_OFF_WEEK_4 + " .foot";
         String before = browser.text(foot);
 

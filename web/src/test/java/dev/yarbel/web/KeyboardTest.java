@@ -84,7 +84,7 @@ class KeyboardTest {
         browser.press("]");
         browser.find(".grid thead th.marked");
         browser.press(Keys.ENTER);
-        assertThat(browser.focused("input.dose")).isTrue();
+        assertThat(browser.focused("textarea.dose")).isTrue();
         browser.press("1 @9", Keys.ENTER, Keys.ESCAPE);
         // 220 kg to the limit moved the estimate to 217.7 kg; with one rep left that is 96.5 % of it
         browser.waitForText("tbody tr:first-child td:nth-child(4) .foot", "210 kg");
@@ -92,9 +92,21 @@ class KeyboardTest {
         goTo("4", lifter + "/floor");
         goTo("5", lifter + "/book");
         goTo("3", lifter + "/plan");
-        assertThat(browser.find("tbody tr:first-child td:nth-child(4) input.dose")
+        assertThat(browser.find("tbody tr:first-child td:nth-child(4) textarea.dose")
                         .getAttribute("value"))
                 .isEqualTo("1 @9");
+        // three lenses on the same cells; ] turns the week
+        goTo("w", lifter + "/plan?block=");
+        browser.find(".weekgrid");
+        assertThat(browser.text("nav.weeks a[aria-current]")).startsWith("Week 2");
+        browser.press("]");
+        browser.waitForText("nav.weeks a[aria-current]", "Week 3");
+        browser.assertSound();
+        goTo("b", lifter + "/plan/whole");
+        browser.waitForText(".whole", "1 @9");
+        browser.assertSound();
+        browser.press("d");
+        browser.waitFor(d -> browser.find("#grid:not(.weekgrid)"));
         browser.press("/");
         assertThat(browser.focused(".chooser a")).isTrue();
         browser.press(Keys.ESCAPE);

@@ -37,10 +37,10 @@ class Pictures {
             browser.desk().signIn("bryn", "harbour-light");
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
-            browser.open("/lifters/4/plan?day=0").picture(FOLDER.resolve("block.png"));
-            browser.open("/lifters/1/plan/new").click("button[name=look]");
+            browser.open("/lifters/4/plan/whole").picture(FOLDER.resolve("block.png"));
+            browser.open("/lifters/1/plan?in=3").picture(FOLDER.resolve("week.png"));
+            browser.open("/lifters/1/plan/new");
             browser.waitForText("#drawn", "not kept yet");
-            browser.scrollTo("#drawn");
             browser.picture(FOLDER.resolve("schools.png"));
             browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
             browser.open("/lifters/2/book").picture(FOLDER.resolve("book.png"));

@@ -41,7 +41,7 @@ class PlanDeskJourneyTest {
     }
 
     private List<String> row() {
-        return browser.all(ROW + "input.dose").stream()
+        return browser.all(ROW + "textarea.dose").stream()
                 .map(cell -> cell.getAttribute("value"))
                 .toList();
     }
@@ -75,9 +75,12 @@ class PlanDeskJourneyTest {
                     .click();
         }
         browser.find("select[name='lifts[0].school'] option[value=heavy-light]").click();
-        browser.type("input[name=every]", "0");
-        browser.click("button[name=look]");
+        // what the answers come to is drawn beside them, and drawn anew as they change
         browser.waitForText("#drawn", "not kept yet");
+        browser.waitForText("#drawn .whole", "deload");
+        browser.type("input[name=every]", "0");
+        browser.press(Keys.TAB);
+        browser.waitFor(d -> browser.find("#drawn").getText().contains("deload") ? null : true);
         browser.assertSound();
         browser.click("button[name=keep]");
         browser.waitFor(d -> browser.address().contains("block=") ? true : null);
@@ -86,7 +89,7 @@ class PlanDeskJourneyTest {
     }
 
     private void changeByKeyboard() {
-        browser.tabTo(ROW + "input.dose");
+        browser.tabTo(ROW + "textarea.dose");
         // typing opens the cell and puts the new dose in place of the old; the load stands there before it is kept
         browser.press(Keys.ARROW_RIGHT);
         browser.press("3x5 75%");
@@ -117,7 +120,7 @@ class PlanDeskJourneyTest {
 
     private void fillAndUndo() {
         // closing the shorthand leads back to the cell it was asked from
-        assertThat(browser.focused(ROW + "td:nth-child(4) input.dose")).isTrue();
+        assertThat(browser.focused(ROW + "td:nth-child(4) textarea.dose")).isTrue();
         browser.press(Keys.ARROW_LEFT, Keys.ARROW_LEFT);
         browser.hold(Keys.CONTROL, Keys.ARROW_RIGHT);
         browser.waitFor(d -> browser.focused("#fill [name=rule]"));
@@ -137,7 +140,7 @@ class PlanDeskJourneyTest {
     }
 
     private void undo() {
-        browser.waitFor(d -> browser.focused("input.dose") || browser.focused("body") ? true : null);
+        browser.waitFor(d -> browser.focused("textarea.dose") || browser.focused("body") ? true : null);
         browser.hold(Keys.CONTROL, "z");
     }
 
@@ -152,6 +155,11 @@ class PlanDeskJourneyTest {
             browser.click("input[name=to][value='" + other.id() + "']");
         }
         browser.click("main form button[type=submit]");
+        // each of them is in a block of their own; those who were ticked still are
+        browser.waitForText("#give-start-says", "this block takes its place");
+        assertThat(browser.all("input[name=to]:checked")).hasSize(3);
+        browser.assertSound();
+        browser.click("main form button[name=confirmed]");
         browser.waitForText(".given", "Given. Look these over");
         assertThat(browser.all(".given h3 a")).hasSize(3);
         browser.assertSound();

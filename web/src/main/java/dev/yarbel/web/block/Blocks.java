@@ -197,23 +197,42 @@ public class Blocks implements PlannedNeeds {
     // ---- beginning and giving
 
     /**
-     * Keeps a block without a word in the ledger. Doses that stand behind a gate are left out: a gate is opened slot by slot.
+     * A block as it would be, were it kept: with what its loads hang on, and nothing lifted in it.
+     *
+     * @param known what the book knows of the lifter
+     * @param kit the gym its loads are made with
+     */
+    public LifterBlock draft(LifterCard lifter, ZoneId zone, Block block, LifterRecord known, AvailableKit kit) {
+        return LifterBlock.draft(
+                lifter,
+                withoutGated(block, known),
+                known,
+                kit,
+                resolver(lifter, kit, known),
+                LocalDate.ofInstant(clock.instant(), zone));
+    }
+
+    /** Doses that stand behind a gate are left out of a new block: a gate is opened slot by slot. */
+    private static Block withoutGated(Block block, LifterRecord known) {
+        Numbers numbers = known.numbers();
+        return block.withSlots(slot -> slot.with(slot.doses().stream()
+                .map(asked -> asked.filter(dose -> Gate.before(
+                                known.catalogue().root(slot.lift()),
+                                dose,
+                                numbers.of(slot.lift()).estimate())
+                        .isEmpty()))
+                .toList()));
+    }
+
+    /**
+     * Keeps a block without a word in the ledger. Doses that stand behind a gate are left out.
      *
      * @param origin where it came from, the same for every run of the same
      * @return the block's number
      */
     @Transactional
     public long add(LifterCard lifter, Block block, String origin) {
-        Catalogue catalogue = book.catalogue(lifter.clubId());
-        Numbers numbers = book.standing(lifter).numbers();
-        Block open = block.withSlots(slot -> slot.with(slot.doses().stream()
-                .map(asked -> asked.filter(dose -> Gate.before(
-                                catalogue.root(slot.lift()),
-                                dose,
-                                numbers.of(slot.lift()).estimate())
-                        .isEmpty()))
-                .toList()));
-        return store.add(lifter, open, origin);
+        return store.add(lifter, withoutGated(block, book.standing(lifter)), origin);
     }
 
     /** Begins a block; from its first day on it is the one that is trained, see {@link #meetings}. */

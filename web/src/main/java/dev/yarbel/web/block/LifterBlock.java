@@ -79,6 +79,28 @@ public record LifterBlock(
                 today);
     }
 
+    /** One that nobody has kept yet; nothing was lifted in it, whatever its days' numbers are. */
+    static LifterBlock draft(
+            LifterCard lifter,
+            Block block,
+            LifterRecord standing,
+            AvailableKit kit,
+            Resolver resolver,
+            LocalDate today) {
+        return new LifterBlock(
+                lifter,
+                0,
+                0,
+                block,
+                Map.of(),
+                standing,
+                Map.of(),
+                kit,
+                resolver,
+                Projection.of(block, resolver, Projection.Log.NONE),
+                today);
+    }
+
     LifterBlock with(AvailableKit other, Resolver resolving) {
         return new LifterBlock(
                 lifter,

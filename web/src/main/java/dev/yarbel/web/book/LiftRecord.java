@@ -63,6 +63,22 @@ public record LiftRecord(
                 Optional.empty());
     }
 
+    /** The same with a load that is announced for the contest. */
+    LiftRecord announced(Mass load) {
+        return new LiftRecord(
+                lift,
+                workingMax,
+                setDown,
+                start,
+                curve,
+                estimate,
+                ratio,
+                Optional.of(load),
+                mastery,
+                practisedSince,
+                consistency);
+    }
+
     /** Whether any max is known, rather than a ratio or a mastery alone. */
     public boolean hasNumbers() {
         return workingMax.isPresent() || estimate.isPresent() || !setDown.isEmpty();

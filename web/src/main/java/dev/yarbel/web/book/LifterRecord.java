@@ -4,6 +4,7 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.LastTimes;
 import dev.yarbel.core.session.LiftNumbers;
@@ -36,6 +37,20 @@ public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord
 
     public Optional<LiftRecord> of(Lift lift) {
         return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
+    }
+
+    /** The same with loads announced for the contest, as if they had been set down. */
+    public LifterRecord withEventLoads(Map<Lift, Mass> announced) {
+        List<LiftRecord> with = new ArrayList<>();
+        lifts.forEach(lift -> with.add(Optional.ofNullable(announced.get(lift.lift()))
+                .map(lift::announced)
+                .orElse(lift)));
+        announced.forEach((lift, load) -> {
+            if (of(lift).isEmpty()) {
+                with.add(LiftRecord.none(lift).announced(load));
+            }
+        });
+        return new LifterRecord(since, catalogue, with, log);
     }
 
     /** Whether the numbers of lifts are the very same, and not worked out anew. */

@@ -37,6 +37,9 @@ import org.springframework.stereotype.Component;
 @Component
 class BlockRequests {
 
+    /** A contest further off than so many weeks after a block is not what that block leads to yet; its date is kept. */
+    private static final long WEEKS_TOWARD_A_CONTEST = 4;
+
     private final Words words;
 
     BlockRequests(Words words) {
@@ -64,15 +67,14 @@ class BlockRequests {
             throw new UnreadableException("new-block.no-day").in("days");
         }
         Optional<LocalDate> contest = Optional.ofNullable(form.contest());
-        contest.filter(day -> day.isBefore(start.plusDays(1)) || day.isAfter(start.plusWeeks(weeks + 4L)))
-                .ifPresent(outside -> {
-                    throw new UnreadableException("new-block.contest-outside").in("contest");
-                });
+        contest.filter(day -> day.isBefore(start.plusDays(1))).ifPresent(before -> {
+            throw new UnreadableException("new-block.contest-before").in("contest");
+        });
         Map<Lift, Mass> announced = announced(lifter, form);
         Numbers numbers = standing.numbers();
         BlockRequest request = BlockRequest.of(start, weeks, form.days(), lifts)
                 .withDeload(form.every(), form.deload())
-                .toward(contest)
+                .toward(contest.filter(day -> !day.isAfter(start.plusWeeks(weeks + WEEKS_TOWARD_A_CONTEST))))
                 .in(
                         lifter.unit(),
                         lifter.unit() == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5),
@@ -94,7 +96,7 @@ class BlockRequests {
                         lift.getKey().key() + ":" + lift.getValue().school().key())
                 .sorted()
                 .collect(Collectors.joining(" "));
-        return new Asked(block.named(name), origin, announced);
+        return new Asked(block.named(name).toward(contest), origin, announced);
     }
 
     /** Why a school cannot draw it, beside the field that says so. */

@@ -25,9 +25,12 @@ record CellView(
         boolean lifted,
         List<String> marks) {
 
+    private static final int CHARACTERS_OF_A_LINE = 16;
+
     /**
      * A load under a cell.
      *
+     * @param figure the load's figure alone, in the lifter's unit; null where there is none
      * @param upTo the upper end of a range, or the loads of sets that differ, in words; else null
      * @param effort how hard it will be, in words; else null
      * @param ofToday its share of today's estimate where it hangs on a goal, in words; else null
@@ -38,6 +41,7 @@ record CellView(
      */
     record LoadView(
             String load,
+            String figure,
             String other,
             boolean about,
             String upTo,
@@ -99,6 +103,11 @@ record CellView(
     /** The cell's number in ids of the page. */
     public String id() {
         return key.slot() + "-" + key.week();
+    }
+
+    /** How many lines of a narrow column its text takes, where the browser does not see to that. */
+    public int lines() {
+        return 1 + Math.max(0, text.length() - 1) / CHARACTERS_OF_A_LINE;
     }
 
     /** How heavy the heaviest of it is, 0 to 5. */

@@ -3,11 +3,11 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.school.WeakPoint;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.block.Template;
 import dev.yarbel.web.block.TemplateKind;
 import dev.yarbel.web.block.Templates;
@@ -32,7 +32,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,6 +51,7 @@ class NewBlockController {
     private final Blocks blocks;
     private final BlockRequests requests;
     private final Templates templates;
+    private final Sheet sheet;
     private final MeetingQuestion meeting;
     private final Words words;
     private final Clock clock;
@@ -62,6 +62,7 @@ class NewBlockController {
             Blocks blocks,
             BlockRequests requests,
             Templates templates,
+            Sheet sheet,
             MeetingQuestion meeting,
             Words words,
             Clock clock) {
@@ -70,6 +71,7 @@ class NewBlockController {
         this.blocks = blocks;
         this.requests = requests;
         this.templates = templates;
+        this.sheet = sheet;
         this.meeting = meeting;
         this.words = words;
         this.clock = clock;
@@ -88,18 +90,24 @@ class NewBlockController {
         }
     }
 
-    /** A drawn block as it is looked at before it is kept. */
-    record Drawn(String name, List<Integer> weeks, List<DrawnDay> days) {}
-
-    /** One of its days. */
-    record DrawnDay(String name, LocalDate first, List<DrawnSlot> slots) {}
-
-    /** One of its slots; a week without a dose is empty. */
-    record DrawnSlot(String letter, Lift lift, String reason, List<String> doses) {}
-
     @GetMapping
     ModelAndView show(@AuthenticationPrincipal Person person, LifterCard lifter) {
         return page(person, lifter, book.standing(lifter), FormState.NONE);
+    }
+
+    /** What the answers so far would draw, or what stands in its way; nothing is kept. */
+    @GetMapping("/preview")
+    ModelAndView preview(@AuthenticationPrincipal Person person, LifterCard lifter, Sent<NewBlockForm> sent) {
+        LifterRecord standing = book.standing(lifter);
+        AvailableKit kit = kits.usual(lifter);
+        ModelAndView part = sent.answer(
+                "new-block",
+                form -> new ModelAndView("plan/new :: drawn")
+                        .addAllObjects(
+                                drawn(person, lifter, standing, kit, requests.draw(lifter, standing, kit, form))),
+                state -> new ModelAndView("plan/new :: drawn")
+                        .addObject("troubles", state.errors().values()));
+        return part.addObject("lifter", lifter);
     }
 
     /** Draws the block; kept only when that is asked for. */
@@ -114,14 +122,18 @@ class NewBlockController {
                     List<String> meets =
                             meets(lifter, asked.block().start(), asked.block().weeks());
                     if (form.keep() != null || form.confirmed() != null) {
-                        meeting.ask(meets, isMeant(sent, form.confirmed()));
+                        meeting.ask(
+                                meets(
+                                        lifter,
+                                        asked.block().start(),
+                                        asked.block().weeks()),
+                                isMeant(sent, form.confirmed()));
                         asked.announced()
                                 .forEach((lift, load) -> book.announce(person, lifter, lift, Optional.of(load)));
                         return shown(lifter, blocks.begin(person, lifter, asked.block(), asked.origin()));
                     }
                     return page(person, lifter, standing, sent.typed("new-block"))
-                            .addObject("drawn", drawn(asked))
-                            .addObject("meets", meets);
+                            .addAllObjects(drawn(person, lifter, standing, kit, asked));
                 },
                 state -> page(person, lifter, standing, state));
     }
@@ -208,26 +220,20 @@ class NewBlockController {
         return lifts;
     }
 
-    private static Drawn drawn(BlockRequests.Asked asked) {
-        Block block = asked.block();
-        List<DrawnDay> days = new ArrayList<>();
-        for (int d = 0; d < block.days().size(); d++) {
-            TrainingDay day = block.days().get(d);
-            days.add(new DrawnDay(
-                    day.name(),
-                    block.date(d, 0),
-                    day.slots().stream()
-                            .map(slot -> new DrawnSlot(
-                                    slot.letter(),
-                                    slot.lift(),
-                                    slot.reason().orElse(""),
-                                    slot.doses().stream()
-                                            .map(dose ->
-                                                    dose.map(Dose::shorthand).orElse(""))
-                                            .toList()))
-                            .toList()));
-        }
-        return new Drawn(
-                block.name(), IntStream.rangeClosed(1, block.weeks()).boxed().toList(), days);
+    /** A drawn block as it would be, with its loads, its marks and what it adds up to. */
+    private Map<String, Object> drawn(
+            Person person, LifterCard lifter, LifterRecord standing, AvailableKit kit, BlockRequests.Asked asked) {
+        LifterRecord known = standing.withEventLoads(asked.announced());
+        LifterBlock draft = blocks.draft(lifter, person.zone(), asked.block(), known, kit);
+        Sheet.Whole whole = sheet.whole(draft);
+        return Map.of(
+                "drawn",
+                asked.block(),
+                "whole",
+                whole,
+                "sheet",
+                whole,
+                "meets",
+                meets(lifter, asked.block().start(), asked.block().weeks()));
     }
 }

@@ -28,7 +28,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
-/** The sheet: one training day across the weeks, with what its doses come to. */
+/** The sheet: one training day across the weeks, or one week with all its days, with what the doses come to. */
 @Service
 class Sheet {
 
@@ -45,8 +45,8 @@ class Sheet {
     }
 
     /** The sheet as it is kept. */
-    SheetView view(LifterBlock plan, int day) {
-        return view(plan, day, Map.of(), Map.of());
+    SheetView view(LifterBlock plan, Lens lens) {
+        return view(plan, lens, Map.of(), Map.of());
     }
 
     /**
@@ -55,38 +55,45 @@ class Sheet {
      * @param typed the text of those cells; readable doses among them show what they come to, and count
      * @param troubles what kept text from being kept
      */
-    SheetView view(LifterBlock plan, int day, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
+    SheetView view(LifterBlock plan, Lens lens, Map<CellKey, String> typed, Map<CellKey, CellView.Trouble> troubles) {
         LifterBlock asTyped = typed.isEmpty() ? plan : plan.with(typedInto(plan, typed));
         PlanReview.Result result = review.review(asTyped, blocks.of(plan.lifter()));
-        Map<CellKey, List<String>> marks = marksByCell(asTyped, day, result.marks());
-        TrainingDay trainingDay = plan.block().days().get(day);
+        Map<CellKey, List<String>> marks = marksByCell(asTyped, result.marks());
         List<SheetView.Row> rows = new ArrayList<>();
-        for (Slot slot : trainingDay.slots()) {
-            List<CellView> cells = new ArrayList<>();
-            for (int week = 0; week < plan.block().weeks(); week++) {
-                CellKey key = new CellKey(slot.id(), week);
-                cells.add(cell(plan, asTyped, day, slot, key, typed, troubles, marks));
+        for (int day : lens.days(plan.block())) {
+            for (Slot slot : plan.block().days().get(day).slots()) {
+                List<CellView> cells = new ArrayList<>();
+                for (int week : lens.weeks(plan.block())) {
+                    CellKey key = new CellKey(slot.id(), week);
+                    cells.add(cell(plan, asTyped, day, slot, key, typed, troubles, marks));
+                }
+                rows.add(row(plan, day, slot, cells));
             }
-            rows.add(new SheetView.Row(
-                    slot.id(),
-                    slot.letter(),
-                    slot.lift(),
-                    kit(plan, slot.lift()),
-                    slot.school().map(key -> words.say("school." + key)).orElse(null),
-                    slot.reason().orElse(null),
-                    growth(plan, slot),
-                    plan.lifter().aching(slot.lift(), plan.standing().catalogue()),
-                    cells));
         }
         return new SheetView(
-                day,
-                tabs(plan, day),
-                weeks(asTyped, day),
+                lens,
+                tabs(plan, lens),
+                heads(plan, lens),
+                weeks(asTyped, lens.day()),
                 rows,
                 Mark.together(result.marks()).stream()
                         .map(alike -> review.inWords(asTyped, alike))
                         .toList(),
-                review.inWords(asTyped, result, day));
+                review.inWords(asTyped, result, lens.day()));
+    }
+
+    private SheetView.Row row(LifterBlock plan, int day, Slot slot, List<CellView> cells) {
+        return new SheetView.Row(
+                day,
+                slot.id(),
+                slot.letter(),
+                slot.lift(),
+                kit(plan, slot.lift()),
+                slot.school().map(key -> words.say("school." + key)).orElse(null),
+                slot.reason().orElse(null),
+                growth(plan, slot),
+                plan.lifter().aching(slot.lift(), plan.standing().catalogue()),
+                cells);
     }
 
     /** One cell with what is typed into it, and its marks. */
@@ -95,34 +102,89 @@ class Sheet {
         LifterBlock asTyped = plan.with(typedInto(plan, typed));
         PlanReview.Result result = review.review(asTyped, blocks.of(plan.lifter()));
         Slot slot = plan.block().slot(key.slot()).orElseThrow();
-        return cell(plan, asTyped, day, slot, key, typed, Map.of(), marksByCell(asTyped, day, result.marks()));
+        return cell(plan, asTyped, day, slot, key, typed, Map.of(), marksByCell(asTyped, result.marks()));
     }
 
-    /** What each cell of a day shows as it is kept, without marks. */
-    Map<CellKey, CellView> cells(LifterBlock plan, int day) {
+    /** What each cell shows as it is kept, without marks. */
+    Map<CellKey, CellView> cells(LifterBlock plan, Lens lens) {
         Map<CellKey, CellView> cells = new HashMap<>();
-        for (Slot slot : plan.block().days().get(day).slots()) {
-            for (int week = 0; week < plan.block().weeks(); week++) {
-                CellKey key = new CellKey(slot.id(), week);
-                cells.put(key, cell(plan, plan, day, slot, key, Map.of(), Map.of(), Map.of()));
+        for (int day : lens.days(plan.block())) {
+            for (Slot slot : plan.block().days().get(day).slots()) {
+                for (int week : lens.weeks(plan.block())) {
+                    CellKey key = new CellKey(slot.id(), week);
+                    cells.put(key, cell(plan, plan, day, slot, key, Map.of(), Map.of(), Map.of()));
+                }
             }
         }
         return cells;
     }
 
+    /**
+     * The whole block.
+     *
+     * @param marks and what it adds up to
+     */
+    record Whole(BlockOverview overview, List<SheetView.MarkView> marks, TallyView reckoning) {}
+
+    /** The whole block as it is kept, or as it is looked at before it is. */
+    Whole whole(LifterBlock plan) {
+        PlanReview.Result result = review.review(plan, blocks.of(plan.lifter()));
+        Map<CellKey, List<String>> marks = marksByCell(plan, result.marks());
+        Map<CellKey, CellView> cells = new HashMap<>();
+        for (int day = 0; day < plan.block().days().size(); day++) {
+            for (Slot slot : plan.block().days().get(day).slots()) {
+                for (int week = 0; week < plan.block().weeks(); week++) {
+                    CellKey key = new CellKey(slot.id(), week);
+                    cells.put(key, cell(plan, plan, day, slot, key, Map.of(), Map.of(), marks));
+                }
+            }
+        }
+        return new Whole(
+                BlockOverview.of(plan, cells::get, slot -> words.lift(slot.lift())),
+                Mark.together(result.marks()).stream()
+                        .map(alike -> review.inWords(plan, alike))
+                        .toList(),
+                review.inWords(plan, result, -1));
+    }
+
     /** A sheet of no day yet, for a block that has none. */
     SheetView empty(LifterBlock plan) {
         PlanReview.Result result = review.review(plan, List.of());
-        return new SheetView(-1, List.of(), weeks(plan, -1), List.of(), List.of(), review.inWords(plan, result, -1));
+        return new SheetView(
+                Lens.day(-1),
+                List.of(),
+                List.of(),
+                weeks(plan, -1),
+                List.of(),
+                List.of(),
+                review.inWords(plan, result, -1));
     }
 
-    private static List<SheetView.Tab> tabs(LifterBlock plan, int open) {
+    private static List<SheetView.Tab> tabs(LifterBlock plan, Lens lens) {
         List<SheetView.Tab> tabs = new ArrayList<>();
         for (int d = 0; d < plan.block().days().size(); d++) {
             TrainingDay day = plan.block().days().get(d);
-            tabs.add(new SheetView.Tab(d, day.name(), day.offset(), d == open));
+            tabs.add(new SheetView.Tab(d, day.name(), day.offset(), d == lens.day()));
         }
         return tabs;
+    }
+
+    private static List<SheetView.DayHead> heads(LifterBlock plan, Lens lens) {
+        return lens.week()
+                .map(week -> lens.days(plan.block()).stream()
+                        .map(day -> new SheetView.DayHead(
+                                day,
+                                plan.block().days().get(day).name(),
+                                plan.block().date(day, week),
+                                plan.isFinished(day, week),
+                                isUnderWay(plan, day, week),
+                                PlanReview.minutes(plan, day, week)))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static boolean isUnderWay(LifterBlock plan, int day, int week) {
+        return plan.session(day, week).isPresent() && !plan.isFinished(day, week);
     }
 
     private static List<SheetView.Week> weeks(LifterBlock plan, int day) {
@@ -133,7 +195,7 @@ class Sheet {
                     day < 0 ? plan.block().start().plusWeeks(w) : plan.block().date(day, w),
                     w == plan.currentWeek(),
                     day >= 0 && plan.isFinished(day, w),
-                    day >= 0 && plan.session(day, w).isPresent() && !plan.isFinished(day, w),
+                    day >= 0 && isUnderWay(plan, day, w),
                     plan.block().shape().get(w),
                     plan.block().isGap(w),
                     day < 0 ? 0 : PlanReview.minutes(plan, day, w),
@@ -156,22 +218,14 @@ class Sheet {
         });
     }
 
-    private Map<CellKey, List<String>> marksByCell(LifterBlock plan, int day, List<Mark> marks) {
+    private Map<CellKey, List<String>> marksByCell(LifterBlock plan, List<Mark> marks) {
         Map<CellKey, List<String>> byCell = new HashMap<>();
         for (Mark mark : marks) {
-            mark.place()
-                    .filter(place -> place.day() == day && place.from() == place.to())
-                    .ifPresent(place -> byCell.computeIfAbsent(
-                                    new CellKey(
-                                            plan.block()
-                                                    .days()
-                                                    .get(day)
-                                                    .slots()
-                                                    .get(place.slot())
-                                                    .id(),
-                                            place.from()),
-                                    k -> new ArrayList<>())
-                            .add(review.inWords(plan, mark)));
+            mark.place().filter(place -> place.from() == place.to()).ifPresent(place -> {
+                Slot slot = plan.block().days().get(place.day()).slots().get(place.slot());
+                byCell.computeIfAbsent(new CellKey(slot.id(), place.from()), k -> new ArrayList<>())
+                        .add(review.inWords(plan, mark));
+            });
         }
         return byCell;
     }
@@ -242,6 +296,7 @@ class Sheet {
                 .max(Mass::compareTo)
                 .map(load -> new CellView.LoadView(
                         words.load(load, plan.lifter().unit()),
+                        load.figure(plan.lifter().unit(), 2),
                         words.other(load, plan.lifter().unit()),
                         false,
                         null,
@@ -261,7 +316,7 @@ class Sheet {
             boolean silent = why == ResolvedLoad.Why.BY_FEEL
                     && !prescription.part().work().countsReps();
             return new CellView.LoadView(
-                    null, null, false, null, null, null, null, null, silent ? null : why.name(), 0);
+                    null, null, null, false, null, null, null, null, null, silent ? null : why.name(), 0);
         }
         ResolvedLoad.Known known = load.known().orElseThrow();
         Fit fit = known.fit();
@@ -269,6 +324,7 @@ class Sheet {
         LiftNumbers numbers = plan.resolver().numbers(lift);
         return new CellView.LoadView(
                 words.load(fit.load(), plan.lifter().unit()),
+                fit.load().figure(plan.lifter().unit(), 2),
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
                 beside(plan, prescription, known),

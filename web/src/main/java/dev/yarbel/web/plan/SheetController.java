@@ -1,5 +1,6 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.SlotId;
 import dev.yarbel.web.block.BlockRefused;
@@ -55,12 +56,19 @@ class SheetController {
         this.meeting = meeting;
     }
 
+    /**
+     * The sheet.
+     *
+     * @param day the day in hand, from 0; the one in focus where none is asked for
+     * @param in the week to show with all its days, from 1; else the day is shown across the weeks
+     */
     @GetMapping
     ModelAndView show(
             @AuthenticationPrincipal Person person,
             LifterCard lifter,
             @RequestParam Optional<Long> block,
-            @RequestParam Optional<Integer> day) {
+            @RequestParam Optional<Integer> day,
+            @RequestParam Optional<Integer> in) {
         Optional<LifterBlock> found = blocks.open(lifter, person.zone(), block);
         if (found.isEmpty() && block.isPresent()) {
             throw new NotFoundException();
@@ -69,23 +77,30 @@ class SheetController {
             return new ModelAndView("plan/none").addObject("lifter", lifter);
         }
         LifterBlock plan = found.get();
-        return pages.page(
-                plan, day.map(asked -> checked(plan, asked)).orElseGet(() -> dayInFocus(plan)), FormState.NONE);
+        Lens lens = new Lens(day.orElseGet(() -> dayInFocus(plan)), fromOne(in));
+        if (day.isPresent() || in.isPresent()) {
+            lens.check(plan.block());
+        }
+        return pages.page(plan, lens, FormState.NONE);
+    }
+
+    private static Optional<Integer> fromOne(Optional<Integer> week) {
+        return week.map(number -> number - 1);
     }
 
     /** What a dose being typed would come to; nothing is kept. */
     @GetMapping("/days/{day}/preview")
     ModelAndView preview(LifterBlock plan, @PathVariable int day, @RequestParam Map<String, String> parameters) {
-        checked(plan, day);
+        Lens lens = checked(plan, Lens.day(day));
         Map.Entry<CellKey, String> typed = texts(parameters).entrySet().stream()
-                .filter(text ->
-                        plan.block().days().get(day).indexOf(text.getKey().slot()) >= 0
-                                && text.getKey().week() < plan.block().weeks())
+                .filter(text -> lens.shows(plan.block(), text.getKey().slot())
+                        && text.getKey().week() < plan.block().weeks())
                 .findFirst()
                 .orElseThrow(NotFoundException::new);
         return pages.part("foot", plan).addObject("cell", sheet.cell(plan, day, typed.getKey(), typed.getValue()));
     }
 
+    /** Keeps doses of one day. */
     @PostMapping("/days/{day}")
     ModelAndView save(
             @AuthenticationPrincipal Person person,
@@ -94,26 +109,51 @@ class SheetController {
             @RequestParam Map<String, String> parameters,
             Htmx htmx,
             RedirectAttributes flash) {
-        checked(plan, day);
+        return save(person, plan, checked(plan, Lens.day(day)), parameters, htmx, flash);
+    }
+
+    /**
+     * Keeps doses of one week.
+     *
+     * @param week from 1
+     */
+    @PostMapping("/weeks/{week}")
+    ModelAndView saveWeek(
+            @AuthenticationPrincipal Person person,
+            LifterBlock plan,
+            @PathVariable int week,
+            @RequestParam Map<String, String> parameters,
+            Htmx htmx,
+            RedirectAttributes flash) {
+        return save(person, plan, checked(plan, Lens.week(0, week - 1)), parameters, htmx, flash);
+    }
+
+    private ModelAndView save(
+            Person person,
+            LifterBlock plan,
+            Lens lens,
+            Map<String, String> parameters,
+            Htmx htmx,
+            RedirectAttributes flash) {
         Map<CellKey, String> texts = texts(parameters);
         Map<CellKey, SheetEdits.TypedCell> typed = new HashMap<>();
         texts.forEach((key, text) ->
                 typed.put(key, new SheetEdits.TypedCell(parameters.getOrDefault("was." + key, ""), text)));
-        SheetEdits.Saved saved = edits.save(person, plan, day, typed);
+        SheetEdits.Saved saved = edits.save(person, plan, lens, typed);
         Optional<String> told = followed(person, plan, saved.edit(), parameters.containsKey("follow"));
         LifterBlock now = blocks.reopened(plan);
         texts.keySet().retainAll(saved.troubles().keySet());
         if (htmx.asks()) {
-            SheetView view = sheet.view(now, day, texts, saved.troubles()).since(sheet.cells(plan, day));
+            SheetView view = sheet.view(now, lens, texts, saved.troubles()).since(sheet.cells(plan, lens));
             return pages.part("feet", now).addObject("sheet", view).addObject("done", told.orElse(null));
         }
         if (!saved.troubles().isEmpty()) {
-            ModelAndView page = pages.page(now, sheet.view(now, day, texts, saved.troubles()), FormState.NONE);
+            ModelAndView page = pages.page(now, sheet.view(now, lens, texts, saved.troubles()), FormState.NONE);
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
         told.ifPresent(done -> flash.addFlashAttribute("done", done));
-        return new ModelAndView("redirect:" + SheetPage.address(plan, day));
+        return new ModelAndView("redirect:" + SheetPage.address(plan, lens));
     }
 
     /** Has what was kept of typed or filled doses follow where that is asked for; what became of it in words. */
@@ -131,8 +171,8 @@ class SheetController {
             @PathVariable int day,
             Sent<FillForm> sent,
             RedirectAttributes flash) {
-        checked(plan, day);
-        return pages.sent("fill", sent, plan, day, form -> {
+        Lens lens = checked(plan, Lens.day(day));
+        return pages.sent("fill", sent, plan, lens, form -> {
             FillForm.Filling filling =
                     form.read(plan.block().weeks(), plan.lifter().unit());
             SheetEdits.Filled filled = edits.fill(person, plan, day, filling);
@@ -141,7 +181,7 @@ class SheetController {
             if (!told.isEmpty()) {
                 flash.addFlashAttribute("done", String.join(" ", told));
             }
-            return "redirect:" + SheetPage.address(plan, day) + "#week-" + (filling.from() + 1);
+            return "redirect:" + SheetPage.address(plan, lens) + "#week-" + (filling.from() + 1);
         });
     }
 
@@ -151,9 +191,10 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
+            @RequestParam Optional<Integer> in,
             Sent<ChangeForm> sent,
             RedirectAttributes flash) {
-        return pages.sent("change", sent, plan, at, form -> {
+        return pages.sent("change", sent, plan, new Lens(at, fromOne(in)), form -> {
             if (form.kind() == ChangeForm.Kind.BLOCK_SHIFT && form.start() != null) {
                 meeting.ask(
                         meeting.said(plan.lifter(), blocks.meetings(plan, form.start())),
@@ -163,9 +204,11 @@ class SheetController {
             if (form.isFollowed() && form.kind().canFollow()) {
                 flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));
             }
-            int days = blocks.reopened(plan).block().days().size();
-            boolean added = days > plan.block().days().size();
-            return "redirect:" + SheetPage.address(plan, added ? days - 1 : Math.min(at, days - 1));
+            Block now = blocks.reopened(plan).block();
+            boolean added = now.days().size() > plan.block().days().size();
+            return "redirect:"
+                    + SheetPage.address(
+                            plan, Lens.within(now, added ? now.days().size() : at, fromOne(in)));
         });
     }
 
@@ -174,6 +217,7 @@ class SheetController {
             @AuthenticationPrincipal Person person,
             LifterBlock plan,
             @RequestParam(defaultValue = "0") int at,
+            @RequestParam Optional<Integer> in,
             @RequestParam(defaultValue = "false") boolean redo,
             RedirectAttributes flash) {
         try {
@@ -183,15 +227,13 @@ class SheetController {
         } catch (BlockRefused refused) {
             flash.addFlashAttribute("refused", pages.said(refused));
         }
-        int days = blocks.reopened(plan).block().days().size();
-        return "redirect:" + SheetPage.address(plan, Math.min(at, days - 1));
+        return "redirect:"
+                + SheetPage.address(plan, Lens.within(blocks.reopened(plan).block(), at, fromOne(in)));
     }
 
-    private static int checked(LifterBlock plan, int day) {
-        if (day < 0 || day >= plan.block().days().size()) {
-            throw new NotFoundException();
-        }
-        return day;
+    private static Lens checked(LifterBlock plan, Lens lens) {
+        lens.check(plan.block());
+        return lens;
     }
 
     /** The first day of this week that is still to come, else the first. */
@@ -210,7 +252,7 @@ class SheetController {
             Matcher matcher = DOSE.matcher(name);
             if (matcher.matches()) {
                 SlotId slot = new SlotId(Long.parseLong(matcher.group(1)));
-                texts.put(new CellKey(slot, Integer.parseInt(matcher.group(2))), value);
+                texts.put(new CellKey(slot, Integer.parseInt(matcher.group(2))), value.replaceAll("[\\r\\n]+", " "));
             }
         });
         return texts;

@@ -60,15 +60,14 @@ class SheetEdits {
      * wrote meanwhile, what has been lifted, and what stands behind a closed gate; the rest is kept, and the ledger says so.
      */
     @Transactional
-    public Saved save(Person coach, LifterBlock read, int day, Map<CellKey, TypedCell> typed) {
+    public Saved save(Person coach, LifterBlock read, Lens lens, Map<CellKey, TypedCell> typed) {
         // whoever changes the same block at the same moment waits here, and then sees what was kept
         HeldBlock held = blocks.hold(read);
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
         List<SetDoses.Change> changes = new ArrayList<>();
-        TrainingDay sent = read.block().days().get(day);
         typed.forEach((key, cell) -> {
             Optional<Slot> slot = held.block().slot(key.slot());
-            if (sent.indexOf(key.slot()) < 0
+            if (!lens.shows(read.block(), key.slot())
                     || slot.isEmpty()
                     || key.week() >= held.block().weeks()) {
                 return;
@@ -88,7 +87,7 @@ class SheetEdits {
             return new Saved(BlockEdit.NOTHING, troubles);
         }
         BlockEdit edit = withEndedDeloads(held, new SetDoses(changes));
-        blocks.make(coach, held, edit, record(held.block(), sent, new SetDoses(changes).changes()));
+        blocks.make(coach, held, edit, record(held.block(), new SetDoses(changes).changes()));
         return new Saved(edit, troubles);
     }
 
@@ -129,15 +128,19 @@ class SheetEdits {
         return BlockEdit.between(held.block(), Deload.ended(written, weeks));
     }
 
-    private static EditRecord record(Block block, TrainingDay day, List<SetDoses.Change> changes) {
+    private static EditRecord record(Block block, List<SetDoses.Change> changes) {
+        List<String> days = changes.stream()
+                .map(change -> block.dayOf(change.slot()).orElseThrow().name())
+                .distinct()
+                .toList();
         if (changes.size() > 1) {
-            return EditRecord.of("cells", changes.size(), day.name());
+            return EditRecord.of("cells", changes.size(), String.join(", ", days));
         }
         SetDoses.Change change = changes.get(0);
         Slot slot = block.slot(change.slot()).orElseThrow();
         return new EditRecord(
                 ChangeKind.DOSE,
-                List.of(slot.lift().key(), day.name(), slot.letter(), String.valueOf(change.week() + 1)),
+                List.of(slot.lift().key(), days.get(0), slot.letter(), String.valueOf(change.week() + 1)),
                 text(change.from()),
                 text(change.to()));
     }

@@ -31,10 +31,10 @@ class SheetPage {
         this.words = words;
     }
 
-    /** The page with a day of the block, the last where there are not so many. */
-    ModelAndView page(LifterBlock block, int day, FormState state) {
-        int open = Math.min(day, block.block().days().size() - 1);
-        return page(block, open < 0 ? sheet.empty(block) : sheet.view(block, open), state);
+    /** The page with what a lens shows of the block. */
+    ModelAndView page(LifterBlock block, Lens lens, FormState state) {
+        Lens within = Lens.within(block.block(), lens.day(), lens.week());
+        return page(block, within.day() < 0 ? sheet.empty(block) : sheet.view(block, within), state);
     }
 
     ModelAndView page(LifterBlock block, SheetView view, FormState state) {
@@ -56,15 +56,15 @@ class SheetPage {
     }
 
     /** Does what a form beside the sheet asks; what cannot be done is said on the page, with what was typed. */
-    <F> ModelAndView sent(String name, Sent<F> sent, LifterBlock block, int day, Function<F, String> work) {
+    <F> ModelAndView sent(String name, Sent<F> sent, LifterBlock block, Lens lens, Function<F, String> work) {
         try {
             return sent.answer(
                     name,
                     form -> new ModelAndView(work.apply(form)),
-                    state -> page(blocks.reopened(block), day, state));
+                    state -> page(blocks.reopened(block), lens, state));
         } catch (BlockRefused refused) {
             ModelAndView page =
-                    page(blocks.reopened(block), day, FormState.NONE).addObject("refused", said(refused));
+                    page(blocks.reopened(block), lens, FormState.NONE).addObject("refused", said(refused));
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
@@ -94,8 +94,9 @@ class SheetPage {
         return lifts;
     }
 
-    /** Where the page shows a day of the block. */
-    static String address(LifterBlock block, int day) {
-        return "/lifters/" + block.lifter().id() + "/plan?block=" + block.blockId() + "&day=" + Math.max(0, day);
+    /** Where the page shows that of the block. */
+    static String address(LifterBlock block, Lens lens) {
+        return "/lifters/" + block.lifter().id() + "/plan?block=" + block.blockId() + "&day=" + Math.max(0, lens.day())
+                + lens.in();
     }
 }

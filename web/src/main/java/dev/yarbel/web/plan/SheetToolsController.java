@@ -46,12 +46,12 @@ class SheetToolsController {
             @RequestParam(defaultValue = "0") int at,
             Sent<TemplateForms.Use> sent,
             RedirectAttributes flash) {
-        return pages.sent("use", sent, plan, at, form -> {
+        return pages.sent("use", sent, plan, Lens.day(at), form -> {
             BlockEdit edit = templates.use(person, plan, form);
             if (form.isFollowed()) {
                 flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));
             }
-            return "redirect:" + SheetPage.address(plan, at);
+            return "redirect:" + SheetPage.address(plan, Lens.day(at));
         });
     }
 
@@ -63,10 +63,10 @@ class SheetToolsController {
             @RequestParam(defaultValue = "0") int at,
             Sent<TemplateForms.Keep> sent,
             RedirectAttributes flash) {
-        return pages.sent("template", sent, plan, at, form -> {
+        return pages.sent("template", sent, plan, Lens.day(at), form -> {
             templates.keep(person, plan, at, form);
             flash.addFlashAttribute("done", words.say("template.kept", form.name()));
-            return "redirect:" + SheetPage.address(plan, at);
+            return "redirect:" + SheetPage.address(plan, Lens.day(at));
         });
     }
 
@@ -88,10 +88,10 @@ class SheetToolsController {
             @RequestParam(defaultValue = "0") int at,
             Sent<GateForm> sent,
             RedirectAttributes flash) {
-        return pages.sent("gate", sent, plan, at, form -> {
+        return pages.sent("gate", sent, plan, Lens.day(at), form -> {
             blocks.openGate(person, plan, new SlotId(form.slot()), form.gate(), form.spotter());
             flash.addFlashAttribute("done", words.say("gate.opened", words.say("gate." + form.gate())));
-            return "redirect:" + SheetPage.address(plan, at);
+            return "redirect:" + SheetPage.address(plan, Lens.day(at));
         });
     }
 }

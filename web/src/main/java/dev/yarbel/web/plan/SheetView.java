@@ -8,11 +8,26 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 
-/** One training day across the weeks, with what is marked and what the block adds up to. */
-record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List<MarkView> marks, TallyView reckoning) {
+/** What a lens shows of a block, with what is marked and what the block adds up to. */
+record SheetView(
+        Lens lens,
+        List<Tab> tabs,
+        List<DayHead> heads,
+        List<Week> weeks,
+        List<Row> rows,
+        List<MarkView> marks,
+        TallyView reckoning) {
 
     /** A day to turn to. */
     record Tab(int day, String name, int offset, boolean open) {}
+
+    /** The day in hand, from 0; -1 in a block without days. */
+    public int day() {
+        return lens.day();
+    }
+
+    /** The head of a day where a week is shown; its parts as those of a week's head. */
+    record DayHead(int day, String name, LocalDate date, boolean lifted, boolean underWay, int minutes) {}
 
     /**
      * A column's head.
@@ -35,6 +50,7 @@ record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List
     /**
      * A slot with its cells.
      *
+     * @param day it stands in, from 0
      * @param kit what its loads are made with; null when the gym has nothing for the lift
      * @param school in words; null when a coach wrote it
      * @param reason why it is there; null when nobody said
@@ -42,6 +58,7 @@ record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List
      * @param hurting the open aches that the lift loads
      */
     record Row(
+            int day,
             SlotId slotId,
             String letter,
             Lift lift,
@@ -77,6 +94,7 @@ record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List
                     boolean rowChanged =
                             row.cells().stream().anyMatch(cell -> !cell.kept().equals(keptBefore(before, cell)));
                     return new Row(
+                            row.day(),
                             row.slotId(),
                             row.letter(),
                             row.lift(),
@@ -90,7 +108,7 @@ record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List
                                     .toList());
                 })
                 .toList();
-        return new SheetView(day, tabs, weeks, changed, marks, reckoning);
+        return new SheetView(lens, tabs, heads, weeks, changed, marks, reckoning);
     }
 
     private static String keptBefore(Map<CellKey, CellView> before, CellView cell) {
@@ -103,6 +121,16 @@ record SheetView(int day, List<Tab> tabs, List<Week> weeks, List<Row> rows, List
                 || is.trouble().isPresent()
                 || !is.marks().isEmpty()
                 || !was.loads().equals(is.loads());
+    }
+
+    /** The slots of a day, where a week is shown. */
+    public List<Row> rowsOf(int day) {
+        return rows.stream().filter(row -> row.day() == day).toList();
+    }
+
+    /** How many slots the longest day has. */
+    public int longest() {
+        return tabs.stream().mapToInt(tab -> rowsOf(tab.day()).size()).max().orElse(0);
     }
 
     public boolean hasTrouble() {

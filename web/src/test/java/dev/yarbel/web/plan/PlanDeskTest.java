@@ -465,7 +465,7 @@ class PlanDeskTest extends DeskTesting {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content()
                         .string(allOf(
-                                tagged(".dose", "value=\"3x1 105% reverse 20kg\""),
+                                shows("textarea.dose", "3x1 105% reverse 20kg"),
                                 shows(".bad", "a competent spotter, named"),
                                 shows(".bad", "mastery of the lift is not high enough"))));
         assertThat(row(2).get(1)).isEqualTo("3x5 75%");

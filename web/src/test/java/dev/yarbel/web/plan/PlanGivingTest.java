@@ -318,8 +318,7 @@ class PlanGivingTest extends DeskTesting {
     void aSchoolsBlockIsLookedAtBeforeItIsKept() throws Exception {
         long before = club.plan().blockId();
         draw().andExpect(status().isOk())
-                .andExpect(
-                        content().string(allOf(shows("#drawn-title", "not kept yet"), shows(".overview", "3x5 80%"))));
+                .andExpect(content().string(allOf(shows("#drawn-title", "not kept yet"), shows(".whole", "3x5 80%"))));
         assertThat(blocks.of(club.lifter)).hasSize(1);
         String address = draw("keep", "1").andReturn().getResponse().getRedirectedUrl();
         mvc.perform(get(address).with(club.asCoach()))
