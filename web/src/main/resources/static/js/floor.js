@@ -722,6 +722,22 @@ async function keepForLater() {
   worker.postMessage({ keep: { account, files, due: location.search === "", pages: [here].concat(pages) } });
 }
 
+// ---- a count that only lifting settles
+
+// A thumb counts up from what the plan has at least, or fills in one of the likely ones.
+document.addEventListener("click", (event) => {
+  const tapped = event.target.closest("[data-count], [data-made]");
+  if (!tapped) {
+    return;
+  }
+  const reps = tapped.closest("form").elements.reps;
+  const least = Number(tapped.closest(".counting").dataset.least);
+  const now = /^\d+$/.test(reps.value) ? Number(reps.value) : null;
+  reps.value = tapped.dataset.made
+    || (now === null ? least : Math.max(0, now + Number(tapped.dataset.count)));
+  reps.dispatchEvent(new Event("input", { bubbles: true }));
+});
+
 // ---- what others change
 
 let swapped = 0;

@@ -13,5 +13,13 @@ public enum SetUpMeasure {
     STANCE,
     RACK_HEIGHT,
     PICK_HEIGHT,
-    COURSE
+    COURSE;
+
+    /** Whether it decides how far the load travels, so that the set is another one without it. */
+    public boolean isOfTheWay() {
+        return switch (this) {
+            case PIN_HEIGHT, BLOCK_HEIGHT, DEFICIT, BOX_HEIGHT, BOARD, PICK_HEIGHT -> true;
+            case SAFETY_HEIGHT, BENCH_ANGLE, GRIP_WIDTH, STANCE, RACK_HEIGHT, COURSE -> false;
+        };
+    }
 }

@@ -89,6 +89,21 @@ public sealed interface Work {
         return false;
     }
 
+    /**
+     * Whether only lifting a set settles how many repetitions or rounds it has: a range, a set to the limit, as many as a time
+     * allows, one go of a total. What was done has to be asked then, and never follows from the dose.
+     *
+     * @param last it is the last set of its part, where a plus belongs
+     */
+    default boolean leavesCountOpen(boolean last) {
+        return false;
+    }
+
+    /** Whether what is counted is rounds. */
+    default boolean countsRounds() {
+        return false;
+    }
+
     /** Whether how long a set took may be noted: it is carried, held or done in rounds. */
     boolean isTimed();
 
@@ -209,6 +224,11 @@ public sealed interface Work {
         }
 
         @Override
+        public boolean leavesCountOpen(boolean last) {
+            return isRange() || last && plus.isPresent();
+        }
+
+        @Override
         public boolean isTimed() {
             return false;
         }
@@ -243,6 +263,11 @@ public sealed interface Work {
         @Override
         public Optional<Stop> stop() {
             return Optional.of(end);
+        }
+
+        @Override
+        public boolean leavesCountOpen(boolean last) {
+            return true;
         }
 
         @Override
@@ -444,6 +469,11 @@ public sealed interface Work {
         }
 
         @Override
+        public boolean leavesCountOpen(boolean last) {
+            return true;
+        }
+
+        @Override
         public boolean isTimed() {
             return false;
         }
@@ -473,6 +503,11 @@ public sealed interface Work {
 
         @Override
         public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean leavesCountOpen(boolean last) {
             return true;
         }
 
@@ -600,6 +635,16 @@ public sealed interface Work {
 
         @Override
         public boolean isOpen() {
+            return true;
+        }
+
+        @Override
+        public boolean leavesCountOpen(boolean last) {
+            return time.isPresent();
+        }
+
+        @Override
+        public boolean countsRounds() {
             return true;
         }
 

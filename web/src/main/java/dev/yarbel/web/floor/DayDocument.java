@@ -7,6 +7,7 @@ import dev.yarbel.web.page.BarDrawing;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A day on the floor as one document: what is in hand, what comes, what was done and what can be changed, in the reader's
@@ -70,9 +71,11 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
     /**
      * A set to come.
      *
+     * @param special what makes it another set than plain repetitions, in words
      * @param change what to do to the bar; null where nothing is known of it
      */
-    record Upcoming(String task, Lift lift, Load load, String amount, boolean warmUp, Change change) {}
+    record Upcoming(
+            String task, Lift lift, Load load, String amount, List<String> special, boolean warmUp, Change change) {}
 
     /** A rest: when it began, in milliseconds of the epoch, and how long it is, in seconds. */
     record Resting(long from, long seconds) {}
@@ -135,10 +138,19 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
      *
      * @param amount how much of it: repetitions, a time, a distance
      * @param target the rating asked for; else null
+     * @param special what makes it another set than plain repetitions, in words
      * @param beat the number to beat; else null
      */
     record Work(
-            String amount, int reps, String target, Clock clock, String tempo, String beats, String cue, String beat) {}
+            String amount,
+            int reps,
+            String target,
+            List<String> special,
+            Clock clock,
+            String tempo,
+            String beats,
+            String cue,
+            String beat) {}
 
     /**
      * The clock of a set, in seconds.
@@ -175,8 +187,19 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
      * @param unrated it need not be rated
      * @param counted repetitions are typed
      * @param timed a time is typed
+     * @param choosing the lifter picks the exercise, and has to say which
+     * @param count what has to be counted because the dose leaves it open; null where it does not
      */
-    record Bounds(boolean unloaded, boolean unrated, boolean counted, boolean timed) {}
+    record Bounds(boolean unloaded, boolean unrated, boolean counted, boolean timed, boolean choosing, Count count) {}
+
+    /**
+     * A count that only lifting settles.
+     *
+     * @param rounds of something, else repetitions
+     * @param least where a stepper begins
+     * @param likely counts that one tap fills in, where the dose names them
+     */
+    record Count(boolean rounds, int least, List<Integer> likely) {}
 
     // ---- a slot
 
@@ -232,7 +255,14 @@ record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> s
      * @param notes what more is said of it, in words
      */
     record DoneLine(
-            String task, boolean warmUp, String load, String amount, String effort, List<String> notes, String coach) {}
+            String task, boolean warmUp, String load, String amount, String effort, List<String> notes, String coach) {
+
+        /** The same with what made the set special. */
+        DoneLine with(List<String> special) {
+            List<String> all = Stream.concat(special.stream(), notes.stream()).toList();
+            return new DoneLine(task, warmUp, load, amount, effort, all, coach);
+        }
+    }
 
     // ---- what was logged
 

@@ -33,6 +33,7 @@ class DayWriter {
 
     private final Words words;
     private final Amounts amounts;
+    private final SpecialWords special;
     private final StairWriter stairs;
     private final SetWriter sets;
     private final SlotWriter slots;
@@ -42,6 +43,7 @@ class DayWriter {
     DayWriter(
             Words words,
             Amounts amounts,
+            SpecialWords special,
             StairWriter stairs,
             SetWriter sets,
             SlotWriter slots,
@@ -49,6 +51,7 @@ class DayWriter {
             Clock clock) {
         this.words = words;
         this.amounts = amounts;
+        this.special = special;
         this.stairs = stairs;
         this.sets = sets;
         this.slots = slots;
@@ -154,6 +157,7 @@ class DayWriter {
                 warmUp
                         ? words.say("times", String.valueOf(task.reps()))
                         : amounts.asked(task.asked().part(), task.reps(), task.last()),
+                warmUp ? List.of() : special.inShort(task.asked().part()),
                 warmUp,
                 task.loading()
                         .map(loading -> slots.change(task.before(), loading, unit))

@@ -21,12 +21,16 @@ import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Reads a set as it was sent from the floor. What cannot be read is an {@link UnreadableException} with its field. */
 record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbers, MassUnit unit) {
 
     private static final Mass MOST = Mass.ofKg(1000);
+    /** More counts than these are no choice for a thumb. */
+    private static final int MOST_LIKELY = 7;
 
     /** What can be right in the form of a set. */
     static DayDocument.Bounds bounds(Task task, Variation variation) {
@@ -36,8 +40,33 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         return new DayDocument.Bounds(
                 mayBeUnloaded(part, variation.implement()),
                 !warmUp && mayBeUnrated(work),
-                work.countsReps() || work.isRepsInTime(),
-                !warmUp && work.isTimed());
+                work.countsReps() || work.isRepsInTime() || isOpen(task),
+                !warmUp && work.isTimed(),
+                isChoosing(task),
+                isOpen(task) ? count(work, task.reps()) : null);
+    }
+
+    /** Whether only lifting settles how many there are of a set. */
+    static boolean isOpen(Task task) {
+        return !task.key().warmUp() && task.asked().part().work().leavesCountOpen(task.last());
+    }
+
+    /** Whether the lifter picks the exercise, which nobody else can say. */
+    private static boolean isChoosing(Task task) {
+        Part part = task.asked().part();
+        return !task.key().warmUp()
+                && (part.is(SetModifier.CHOICE)
+                        || part.is(SetModifier.CHOICE_OF_STRENGTH)
+                        || part.is(SetModifier.CHOICE_OF_WEAKNESS));
+    }
+
+    private static DayDocument.Count count(Work work, int least) {
+        List<Integer> likely = work.straight()
+                .filter(Work.Straight::isRange)
+                .filter(range -> range.most() - least < MOST_LIKELY)
+                .map(range -> IntStream.rangeClosed(least, range.most()).boxed().toList())
+                .orElse(List.of());
+        return new DayDocument.Count(work.countsRounds(), least, likely);
     }
 
     /** The same as the phone looks at it. */
@@ -74,6 +103,9 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         Effort effort = Reading.field("effort", sent.effort(), this::effort);
         int done = Reading.field("reps", sent.reps(), text -> reps(text, effort));
         ask(load, done, effort);
+        if (isChoosing(task) && (sent.note() == null || sent.note().isBlank())) {
+            throw new UnreadableException("set.error.choice").in("note");
+        }
         SetDetails details = sent.details(
                 done,
                 effort.isMissed(),
@@ -144,6 +176,9 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
     }
 
     private int reps(String text, Effort effort) {
+        if (text.isEmpty() && isOpen(task)) {
+            throw new UnreadableException("set.error.open-count");
+        }
         int done = count(text);
         if (effort.isMissed() && done >= task.reps()) {
             if (mostMissed(task).isPresent()) {

@@ -44,11 +44,13 @@ class SetWriter {
 
     private final Words words;
     private final Amounts amounts;
+    private final SpecialWords special;
     private final SlotWriter slots;
 
-    SetWriter(Words words, Amounts amounts, SlotWriter slots) {
+    SetWriter(Words words, Amounts amounts, SpecialWords special, SlotWriter slots) {
         this.words = words;
         this.amounts = amounts;
+        this.special = special;
         this.slots = slots;
     }
 
@@ -140,6 +142,7 @@ class SetWriter {
                         words.say("times", String.valueOf(task.reps())),
                         task.reps(),
                         null,
+                        List.of(),
                         null,
                         null,
                         null,
@@ -150,6 +153,7 @@ class SetWriter {
                     amounts.asked(part, task.reps(), task.last()),
                     task.reps(),
                     target(part),
+                    special.of(task, variation, day.plan().lifter().bodyMass(), unit),
                     Amounts.clock(part),
                     part.tempo().map(Tempo::toString).orElse(null),
                     part.tempo()
@@ -291,12 +295,18 @@ class SetWriter {
             return new DayDocument.Form(
                     state.value(name, "token", UUID.randomUUID()),
                     state.value(name, "load", load),
-                    state.value(name, "reps", logged.map(d -> d.set().reps()).orElse(task.reps())),
+                    state.value(name, "reps", reps(task, logged)),
                     state.concerns(name)
                             ? state.values().get("effort")
                             : logged.map(d -> d.set().effort().code()).orElse(null),
                     SetReader.bounds(task, variation),
                     more(task, name, logged));
+        }
+
+        /** What stands in the field: what was done, else what is asked for; nothing where only lifting settles it. */
+        private String reps(Task task, Optional<DoneSet> logged) {
+            return logged.map(done -> String.valueOf(done.set().reps()))
+                    .orElseGet(() -> SetReader.isOpen(task) ? "" : String.valueOf(task.reps()));
         }
 
         private SetSent.More more(Task task, String name, Optional<DoneSet> logged) {

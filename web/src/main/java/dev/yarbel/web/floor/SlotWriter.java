@@ -43,10 +43,12 @@ class SlotWriter {
 
     private final Words words;
     private final Amounts amounts;
+    private final SpecialWords special;
 
-    SlotWriter(Words words, Amounts amounts) {
+    SlotWriter(Words words, Amounts amounts, SpecialWords special) {
         this.words = words;
         this.amounts = amounts;
+        this.special = special;
     }
 
     /** The slots of a day, one document for each part. */
@@ -74,7 +76,10 @@ class SlotWriter {
                 (int) done.stream().filter(d -> !d.task().warmUp()).count(),
                 asked.sets(),
                 today(day, asked, allDone, focus),
-                done.stream().map(d -> doneLine(d, unit, blind)).toList());
+                done.stream()
+                        .map(d -> doneLine(d, unit, blind)
+                                .with(d.task().warmUp() ? List.of() : special.inShort(asked.part())))
+                        .toList());
     }
 
     /** The load of a slot as it is to be seen. */
