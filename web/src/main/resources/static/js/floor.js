@@ -731,10 +731,12 @@ document.addEventListener("click", (event) => {
     return;
   }
   const reps = tapped.closest("form").elements.reps;
-  const least = Number(tapped.closest(".counting").dataset.least);
   const now = /^\d+$/.test(reps.value) ? Number(reps.value) : null;
-  reps.value = tapped.dataset.made
-    || (now === null ? least : Math.max(0, now + Number(tapped.dataset.count)));
+  if (tapped.dataset.made) {
+    reps.value = tapped.dataset.made;
+  } else {
+    reps.value = now === null ? tapped.parentElement.dataset.least : Math.max(0, now + Number(tapped.dataset.count));
+  }
   reps.dispatchEvent(new Event("input", { bubbles: true }));
 });
 

@@ -134,6 +134,11 @@ public final class Browser implements AutoCloseable {
         return size(390, 844);
     }
 
+    /** A phone on its side. */
+    public Browser onItsSide() {
+        return size(844, 390);
+    }
+
     private Browser size(int width, int height) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",

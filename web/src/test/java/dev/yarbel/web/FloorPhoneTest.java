@@ -94,6 +94,64 @@ class FloorPhoneTest {
         browser.waitForText(".finished", "Every set is in the book");
     }
 
+    /** Special words, load and the whole picker are in sight together, upright and on the side. */
+    @Test
+    void whatMakesASetSpecialAndTheWholePickerAreInSight() {
+        for (String dose : List.of(
+                "squat 2x8-12 100kg lowering tempo 5010", "squat max to @9 100kg paused", "squat 3x3 100kg assisted")) {
+            TestClub club = signedIn(dose);
+            browser.phone().open(club.url("/floor?day=0&week=1&task=A.1"));
+            seen(".now .load", ".now .special", ".now .picker .miss");
+            browser.onItsSide();
+            seen(".now .load", ".now .picker .miss");
+            browser.phone();
+            browser.assertSound();
+            signOut();
+        }
+    }
+
+    private void signOut() {
+        browser.click(".me summary");
+        browser.click("form[action='/sign-out'] button");
+        browser.waitFor(d -> browser.address().startsWith("/sign-in"));
+    }
+
+    /** Each stands within the window, above the bar at its foot, and nothing lies over its middle. */
+    private void seen(String... parts) {
+        for (String part : parts) {
+            assertThat(browser.script("""
+                    const part = document.querySelector(arguments[0]);
+                    const box = part.getBoundingClientRect();
+                    const foot = document.querySelector(".rooms").getBoundingClientRect();
+                    const low = foot.top > innerHeight / 2 ? foot.top : innerHeight;
+                    const over = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+                    return box.top < 0 || box.bottom > low ? "from " + box.top + " to " + box.bottom + " of " + low
+                        : part.contains(over) ? "seen" : "under " + over.outerHTML;""", part)).as(part).isEqualTo("seen");
+        }
+    }
+
+    @Test
+    void aCountThatTheDoseLeavesOpenWaitsForTheThumbAndTakesTwoTaps() {
+        TestClub club = signedIn("squat 1x8-12 100kg", "bench-press max to @9 60kg");
+        browser.open(club.url("/floor?day=0&week=1&task=A.1"));
+        browser.waitForText(".now h2", "set 1");
+        browser.tap(browser.find(".now .picker button[value='8']"));
+        assertThat(logged(club)).isZero();
+        browser.tap(browser.find(".now [data-made='10']"));
+        browser.tap(browser.find(".now .picker button[value='8']"));
+        browser.waitFor(d -> logged(club) == 1 ? true : null);
+        browser.open(club.url("/floor?day=0&week=1&task=B.1"));
+        browser.waitForText(".now .big.times", "until it rates 9");
+        for (int tap = 0; tap < 3; tap++) {
+            browser.tap(browser.find(".now [data-count='1']"));
+        }
+        browser.tap(browser.find(".now .picker button[value='9']"));
+        browser.waitFor(d -> logged(club) == 2 ? true : null);
+        assertThat(club.plan().session(0, 1).orElseThrow().sets())
+                .extracting(done -> done.set().reps())
+                .containsExactly(10, 3);
+    }
+
     @Test
     void aLoadThatNobodyKnowsIsAskedForBesideItsField() {
         TestClub club = signedIn("bench-press 3x5 75%");

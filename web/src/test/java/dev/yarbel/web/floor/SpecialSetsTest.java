@@ -92,20 +92,24 @@ class SpecialSetsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "squat 3x8-12 @8, Reps made, 8",
-        "squat 1x5+ 75%, Reps made, 5",
-        "squat max to @9 80%, Reps made,",
-        "squat 20 reps feel, Reps made,",
-        "squat rounds in 10min, Rounds made,"
+        "squat 3x8-12 @8, Reps made, 8, true",
+        "squat 1x5+ 75%, Reps made, 5, false",
+        "squat max to @9 80%, Reps made,, false",
+        "squat 20 reps feel, Reps made,, false",
+        "squat rounds in 10min, Rounds made,, false"
     })
-    void whatTheDoseLeavesOpenIsAskedAndNotMadeUp(String slot, String label, Integer least) throws Exception {
+    void whatTheDoseLeavesOpenIsAskedAndNotMadeUp(String slot, String label, Integer least, boolean likely)
+            throws Exception {
         TestClub club = clubs.club(slot);
         Document card = card(club, "A.1");
         assertThat(card.select(".now input[name=reps]").attr("value")).isEmpty();
         assertThat(card.select(".now input[name=reps]").hasAttr("required")).isTrue();
         assertThat(card.select(".now .fields").text()).contains(label);
+        // a thumb counts up from the least, or fills in a count of the range in one tap
         if (least != null) {
-            assertThat(card.select(".counting").attr("data-least")).isEqualTo("" + least);
+            assertThat(card.select(".counting").attr("data-least")
+                            + card.select(".likely button").eachText())
+                    .isEqualTo(likely ? "[8, 9, 10, 11, 12]" : least + "[]");
         }
         MockHttpServletResponse refused = log(club, "");
         assertThat(refused.getStatus()).isEqualTo(422);
@@ -121,14 +125,6 @@ class SpecialSetsTest {
         Document card = card(clubs.club(slot), "A.1");
         assertThat(card.select(".now input[name=reps]").attr("value")).isNotEmpty();
         assertThat(card.select(".counting")).isEmpty();
-    }
-
-    @Test
-    void aRangeIsFilledInByOneTap() throws Exception {
-        assertThat(card(clubs.club("squat 3x8-12 @8"), "A.1")
-                        .select(".likely button")
-                        .eachText())
-                .containsExactly("8", "9", "10", "11", "12");
     }
 
     @Test
