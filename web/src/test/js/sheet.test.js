@@ -60,3 +60,22 @@ test("dropped, it is what was kept before", async () => {
   assert.equal(localStorage.length, 0);
   assert.equal(note().hidden, true);
 });
+
+test("what is pasted past the edge is said, and the rest stands in its cells", async () => {
+  await open(`<p id="told" hidden data-lost-one="one lost" data-lost-many="# lost"></p>` + grid(0, [["5-0", "3x5"], ["5-1", "3x4"]])
+    .replace("<tbody>", "<thead><tr><th></th><th></th><th></th></tr></thead><tbody>").replace("<tbody><tr>", "<tbody><tr><th></th>"), "paste");
+  const told = document.getElementById("told");
+  const paste = (text) => {
+    const event = new page.window.Event("paste", { bubbles: true, cancelable: true });
+    event.clipboardData = { getData: () => text };
+    cell("5-0").focus();
+    document.dispatchEvent(event);
+  };
+  paste("1x1\t2x2");
+  assert.equal(cell("5-1").value, "2x2");
+  assert.equal(told.hidden, true);
+  paste("1x1\t2x2\t3x3\t4x4\n");
+  assert.equal(told.textContent, "2 lost");
+  paste("1x1\t2x2\t3x3");
+  assert.equal(told.textContent, "one lost");
+});

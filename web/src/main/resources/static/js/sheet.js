@@ -147,8 +147,22 @@
     rules();
     if (event.target.id === "main" || event.detail.target && event.detail.target.id === "main") {
       bringBack();
+      backToCell();
     }
   });
+  // After a fill, a change or an undo the cell in hand has the focus again.
+  var inHand = null;
+  document.addEventListener("focusin", function (event) {
+    if (isCell(event.target)) {
+      inHand = event.target.id;
+    }
+  });
+  function backToCell() {
+    var cell = inHand && document.getElementById(inHand);
+    if (cell && (document.activeElement === document.body || !document.activeElement)) {
+      cell.focus({ preventScroll: true });
+    }
+  }
   document.addEventListener("htmx:afterRequest", function (event) {
     if (event.target === grid() && event.detail.successful) {
       sync();
@@ -443,7 +457,16 @@
       });
     }
     write(pairs);
+    tellLost(pairs.filter(function (pair) { return !pair[0] && pair[1] !== ""; }).length);
   });
+  // What was pasted past the edge is said.
+  function tellLost(lost) {
+    var told = document.getElementById("told");
+    if (lost > 0 && told) {
+      told.textContent = lost === 1 ? told.dataset.lostOne : told.dataset.lostMany.replace("#", lost);
+      told.hidden = false;
+    }
+  }
 
   // ---- what stands around the sheet
 

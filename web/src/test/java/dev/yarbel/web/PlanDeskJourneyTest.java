@@ -128,6 +128,9 @@ class PlanDeskJourneyTest {
         browser.type("#fill [name=goal]", "90");
         browser.press(Keys.ENTER);
         waitForRow("3x5 80%", "3x5 85%", "3x4 87.5%", "3x4 90%");
+        // one line says what happened, and the cell it was asked from has the focus again
+        browser.waitForText("#told", "filled to the right");
+        browser.waitFor(d -> browser.focused(ROW + "td:nth-child(2) textarea.dose"));
         undo();
         waitForRow("3x5 80%", "3x5 75%", "", "3x5 75%");
         browser.waitForText(".note", "Taken back");

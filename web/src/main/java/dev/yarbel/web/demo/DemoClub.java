@@ -147,7 +147,7 @@ public class DemoClub {
         LifterCard hanno = lifter(bryn, shed, "Hanno Dray", "hanno", MassUnit.KG, Rounding.NEAREST, null);
         begin(hanno, "squat 165, bench-press 120, deadlift 205, overhead-press 72", today.minusDays(30));
         blocks.add(hanno, DemoBlocks.threeDays(today.minusDays(16)).named("Three days"), "");
-        lift(hanno, Map.of(), false);
+        liftAllButTheLast(hanno);
 
         String events =
                 "deadlift %d, log-press %d, overhead-press %d, squat %d, yoke-walk %d, farmers-walk %d, stone-over-bar %d";
@@ -333,6 +333,15 @@ public class DemoClub {
 
     /** Lifts every day that is past, with strength that grows or fades evenly to a multiple of the starting max. */
     private void lift(LifterCard lifter, Map<Lift, String> multiples, boolean decisionsWait) {
+        lift(lifter, multiples, decisionsWait, 0);
+    }
+
+    /** The last past day was missed. */
+    private void liftAllButTheLast(LifterCard lifter) {
+        lift(lifter, Map.of(), false, 1);
+    }
+
+    private void lift(LifterCard lifter, Map<Lift, String> multiples, boolean decisionsWait, int missed) {
         LifterBlock plan = blocks.current(lifter, ZONE).orElseThrow();
         List<int[]> past = new ArrayList<>();
         for (int week = 0; week < plan.block().weeks(); week++) {
@@ -342,7 +351,7 @@ public class DemoClub {
                 }
             }
         }
-        for (int i = 0; i < past.size(); i++) {
+        for (int i = 0; i < past.size() - missed; i++) {
             int day = past.get(i)[0];
             int week = past.get(i)[1];
             Percent grown = Percent.of(100 * (i + 1) / past.size());

@@ -15,6 +15,7 @@ public final class ContentPolicy {
             "img-src 'self' data:",
             "font-src 'self'",
             "connect-src 'self'",
+            "manifest-src 'self'",
             "form-action 'self'",
             "base-uri 'none'",
             "frame-ancestors 'none'");

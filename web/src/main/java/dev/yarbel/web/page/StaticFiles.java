@@ -25,7 +25,15 @@ public class StaticFiles extends OncePerRequestFilter {
 
     /** Where they lie. */
     public static final String[] PATHS = {
-        "/css/**", "/js/**", "/fonts/**", "/img/**", "/webjars/**", "/vendor/**", "/favicon.svg", "/sw.js"
+        "/css/**",
+        "/js/**",
+        "/fonts/**",
+        "/img/**",
+        "/webjars/**",
+        "/vendor/**",
+        "/favicon.svg",
+        "/sw.js",
+        "/manifest.webmanifest"
     };
 
     /** How the session filter marks a request that it has seen; one that bears the mark it leaves alone. */

@@ -176,11 +176,9 @@ class SheetController {
             FillForm.Filling filling =
                     form.read(plan.block().weeks(), plan.lifter().unit());
             SheetEdits.Filled filled = edits.fill(person, plan, day, filling);
-            List<String> told = new ArrayList<>(filled.notes());
+            List<String> told = new ArrayList<>(filled.told());
             followed(person, plan, filled.edit(), form.isFollowed()).ifPresent(told::add);
-            if (!told.isEmpty()) {
-                flash.addFlashAttribute("done", String.join(" ", told));
-            }
+            flash.addFlashAttribute("done", String.join(" ", told));
             return "redirect:" + SheetPage.address(plan, lens) + "#week-" + (filling.from() + 1);
         });
     }
@@ -200,10 +198,11 @@ class SheetController {
                         meeting.said(plan.lifter(), blocks.meetings(plan, form.start())),
                         FormExtras.isConfirmed(form.confirmed(), sent.text("start")));
             }
-            BlockEdit edit = edits.change(person, plan, form);
-            if (form.isFollowed() && form.kind().canFollow()) {
-                flash.addFlashAttribute("done", pages.said(blocks.follow(person, plan, edit)));
-            }
+            SheetEdits.Changed changed = edits.change(person, plan, form);
+            String followed = form.isFollowed() && form.kind().canFollow()
+                    ? " " + pages.said(blocks.follow(person, plan, changed.edit()))
+                    : "";
+            flash.addFlashAttribute("done", changed.told() + followed);
             Block now = blocks.reopened(plan).block();
             boolean added = now.days().size() > plan.block().days().size();
             return "redirect:"

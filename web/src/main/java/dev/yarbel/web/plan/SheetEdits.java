@@ -150,9 +150,9 @@ class SheetEdits {
     /**
      * What was filled.
      *
-     * @param notes what was done otherwise than the rule alone says, in words
+     * @param told what happened, and what was done otherwise than the rule alone says, in words
      */
-    record Filled(BlockEdit edit, List<String> notes) {}
+    record Filled(BlockEdit edit, List<String> told) {}
 
     /**
      * Fills the weeks to the right of a week, in some slots, from the dose each has there. Weeks that were lifted are left.
@@ -193,8 +193,11 @@ class SheetEdits {
             after = after.with(after.days(), shape);
         }
         BlockEdit edit = BlockEdit.between(block, after);
-        blocks.make(coach, held, edit, EditRecord.of("fill", filled.size(), sent.name()));
-        return new Filled(edit, List.copyOf(notes));
+        EditRecord record = EditRecord.of("fill", filled.size(), sent.name());
+        blocks.make(coach, held, edit, record);
+        List<String> told = new ArrayList<>(List.of(said(record) + "."));
+        told.addAll(notes);
+        return new Filled(edit, told);
     }
 
     private Fill filled(HeldBlock held, Slot slot, FillForm.Filling form) {
@@ -219,19 +222,28 @@ class SheetEdits {
     // ---- weeks, days and slots
 
     /**
-     * Changes weeks, days, slots or the block itself.
+     * What was changed of weeks, days, slots or the block itself.
      *
-     * @return the edit
+     * @param told what happened, in words
      */
+    record Changed(BlockEdit edit, String told) {}
+
+    /** Changes weeks, days, slots or the block itself. */
     @Transactional
-    public BlockEdit change(Person coach, LifterBlock read, ChangeForm form) {
+    public Changed change(Person coach, LifterBlock read, ChangeForm form) {
         HeldBlock held = blocks.hold(read);
         if (!held.stamp().equals(form.stamp())) {
             throw new BlockRefused("changed-meanwhile", blocks.whoChanged(held));
         }
         BlockForms.Asked asked = BlockForms.read(held, form);
-        blocks.make(coach, held, asked.edit(), asked.record());
-        return asked.edit();
+        boolean different = blocks.make(coach, held, asked.edit(), asked.record());
+        return new Changed(asked.edit(), different ? said(asked.record()) + "." : words.say("plan.nothing-changed"));
+    }
+
+    /** What an edit did, in words. */
+    private String said(EditRecord record) {
+        String text = words.say("plan.change." + record.subject().get(0), record.subject());
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     /** Takes back or brings back one's own latest edit; what it was in words, or empty when there is none. */

@@ -1,6 +1,8 @@
 package dev.yarbel.web.page;
 
 import static dev.yarbel.web.OnPage.shows;
+import static dev.yarbel.web.OnPage.tagged;
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -10,16 +12,22 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.cookie;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.YarbelTest;
 import jakarta.servlet.http.Cookie;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.util.Locale;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 @YarbelTest
 class FrameTest {
@@ -60,6 +68,34 @@ class FrameTest {
                         .with(csrf())
                         .with(clubs.club().asCoach()))
                 .andExpect(redirectedUrl(to));
+    }
+
+    /** A phone installs it from what every page names: a manifest, and icons of the sizes it says. */
+    @Test
+    void aPhoneCanInstallIt() throws Exception {
+        mvc.perform(get("/sign-in"))
+                .andExpect(content().string(tagged("link[rel=manifest]", "href=\"/manifest.webmanifest\"")));
+        JsonNode manifest = JsonMapper.shared()
+                .readTree(mvc.perform(get("/manifest.webmanifest"))
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsByteArray());
+        assertThat(manifest.get("display").asString()).isEqualTo("standalone");
+        for (JsonNode icon : manifest.get("icons")) {
+            byte[] picture = mvc.perform(get(icon.get("src").asString()))
+                    .andExpect(status().isOk())
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsByteArray();
+            if (icon.get("type").asString().equals("image/png")) {
+                BufferedImage read = ImageIO.read(new ByteArrayInputStream(picture));
+                assertThat(read.getWidth() + "x" + read.getHeight())
+                        .isEqualTo(icon.get("sizes").asString());
+            }
+        }
+        // where the start page leads depends on who opens it
+        assertThat(manifest.get("start_url").asString()).isEqualTo("/");
     }
 
     @Test

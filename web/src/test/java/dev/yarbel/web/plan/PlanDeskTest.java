@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.endsWith;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -135,7 +136,7 @@ class PlanDeskTest extends DeskTesting {
         send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "2", "rule", "deload", "style", "HALF_SETS");
         assertThat(club.plan().block().shape().get(1).deload()).isTrue();
         send("/days/0/fill", "slot", slotId(2), "from", "1", "to", "3", "rule", "steady", "points", "5")
-                .andExpect(flash().attribute("done", "Deload weeks stay as they are."));
+                .andExpect(flash().attribute("done", endsWith("Deload weeks stay as they are.")));
         assertThat(row(2)).containsExactly("3x5 75%", "2x5 65%", "3x5 80%");
         type(2, 1, "2x5 65%", "2x5 60%");
         assertThat(club.plan().block().shape().get(1).deload()).isTrue();
@@ -192,16 +193,17 @@ class PlanDeskTest extends DeskTesting {
         change("WEEK_COPY", "week", "3");
         assertThat(row(2)).containsExactly("3x5 70%", "3x5 70%", "3x5 70%", "3x5 70%");
         send("/undo");
-        send("/undo").andExpect(flash().attribute("done", "Taken back: 2 doses filled to the right, Squat day"));
+        send("/undo")
+                .andExpect(flash().attribute("done", endsWith("Taken back: 2 doses filled to the right, Squat day")));
         assertThat(row(2)).containsExactly("3x5 70%", first.get(1), first.get(2));
         send("/undo");
         assertThat(row(2)).isEqualTo(first);
-        send("/undo").andExpect(flash().attribute("done", "Nothing of yours to take back today."));
+        send("/undo").andExpect(flash().attribute("done", endsWith("Nothing of yours to take back today.")));
         send("/undo", "redo", "true");
         send("/undo", "redo", "true");
         send("/undo", "redo", "true");
         assertThat(row(2)).containsExactly("3x5 70%", "3x5 70%", "3x5 70%", "3x5 70%");
-        send("/undo", "redo", "true").andExpect(flash().attribute("done", "Nothing to bring back."));
+        send("/undo", "redo", "true").andExpect(flash().attribute("done", endsWith("Nothing to bring back.")));
     }
 
     @Test
@@ -209,7 +211,7 @@ class PlanDeskTest extends DeskTesting {
         type(2, 0, "3x5 75%", "3x5 70%");
         send("/undo");
         type(2, 1, "3x5 75%", "3x5 60%");
-        send("/undo", "redo", "true").andExpect(flash().attribute("done", "Nothing to bring back."));
+        send("/undo", "redo", "true").andExpect(flash().attribute("done", endsWith("Nothing to bring back.")));
         assertThat(row(2).get(0)).isEqualTo("3x5 75%");
     }
 
