@@ -67,4 +67,17 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                 .filter(best -> best.rpe.compareTo(most) <= 0)
                 .max(Comparator.comparing(Best::load).thenComparing(Best::on));
     }
+
+    /**
+     * Whether a set is better than everything like it before: lifted heavier than any for as many repetitions, rated no
+     * easier than it. Where nothing like it was lifted there is nothing to be better than.
+     *
+     * @param before the work sets of earlier days
+     */
+    public static boolean isNew(PastSet set, Collection<PastSet> before) {
+        return set.set.made()
+                && set.set.effort().rating().stream()
+                        .flatMap(rpe -> of(before, set.set.lift(), set.kind, set.backOff, set.set.reps(), rpe).stream())
+                        .anyMatch(best -> best.load.isLessThan(set.set.load()));
+    }
 }

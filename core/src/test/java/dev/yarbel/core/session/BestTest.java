@@ -148,4 +148,25 @@ class BestTest {
         assertThatThrownBy(() -> set(160, 2, "9").with(details(3, null, false)))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** Heavier than anything for as many repetitions at no harder a rating; alone it is better than nothing. */
+    @ParameterizedTest
+    @CsvSource({
+        "102, 5, 8, true",
+        "100, 5, 8, false",
+        "102, 5, 9, true",
+        "102, 4, 8, false",
+        "106, 4, 8, true",
+        "100, 6, 8, false",
+        "102, 5, missed, false",
+        "102, 5, easy, false"
+    })
+    void aSetIsNewlyBestWhereEverythingLikeItWasLighter(int kg, int reps, String effort, boolean best) {
+        List<Best.PastSet> before =
+                session(MAY, List.of(set(100, 5, "8"), set(105, 4, "8"), set(120, 5, "9.5"), set(130, 1, "8")));
+        Best.PastSet today =
+                session(MAY.plusDays(7), List.of(set(kg, reps, effort))).get(0);
+        assertThat(Best.isNew(today, before)).isEqualTo(best);
+        assertThat(Best.isNew(today, List.of())).isFalse();
+    }
 }

@@ -14,8 +14,16 @@ import java.util.stream.Stream;
  * words and unit. Pages render it, and what of it a phone needs without a line goes along as JSON, see {@link PhoneDay}.
  *
  * @param sets every set of the day as a document of its own, for a phone that loses the line; else empty
+ * @param after what it was, once it is finished; else null
  */
-record DayDocument(FloorDay day, InHand hand, List<SetDoc> sets, List<SlotDoc> slots, Logged logged, String phone) {
+record DayDocument(
+        FloorDay day,
+        InHand hand,
+        List<SetDoc> sets,
+        List<SlotDoc> slots,
+        Logged logged,
+        Afterwards after,
+        String phone) {
 
     // ---- what is in hand
 

@@ -38,6 +38,7 @@ class DayWriter {
     private final SetWriter sets;
     private final SlotWriter slots;
     private final PhoneWriter phone;
+    private final AfterwardsWriter afterwards;
     private final Clock clock;
 
     DayWriter(
@@ -48,6 +49,7 @@ class DayWriter {
             SetWriter sets,
             SlotWriter slots,
             PhoneWriter phone,
+            AfterwardsWriter afterwards,
             Clock clock) {
         this.words = words;
         this.amounts = amounts;
@@ -56,6 +58,7 @@ class DayWriter {
         this.sets = sets;
         this.slots = slots;
         this.phone = phone;
+        this.afterwards = afterwards;
         this.clock = clock;
     }
 
@@ -84,6 +87,7 @@ class DayWriter {
                 whole ? kept.stream().map(writer::set).toList() : List.of(),
                 List.copyOf(slotDocs.values()),
                 logged(day, done),
+                day.finished() ? afterwards.write(day) : null,
                 phone.write(day, kept, whole));
     }
 
