@@ -164,4 +164,25 @@ class KeyboardTest {
         assertThat(browser.find("html[data-theme=iron] body").getCssValue("background-color"))
                 .isEqualTo("rgba(20, 24, 27, 1)");
     }
+
+    @Test
+    void theCoachsPagesAreSoundInBothThemes() {
+        signIn(club.coachName());
+        for (String theme : new String[] {"chalk", "iron"}) {
+            browser.theme(theme);
+            for (String page : new String[] {
+                "/lifters",
+                club.url("/plan/blocks"),
+                club.url("/plan/whole"),
+                club.url("/plan?in=2"),
+                club.url("/plan/new")
+            }) {
+                browser.open(page);
+                if (page.endsWith("/new")) {
+                    browser.waitForText("#drawn", "not kept yet");
+                }
+                browser.assertSound();
+            }
+        }
+    }
 }
