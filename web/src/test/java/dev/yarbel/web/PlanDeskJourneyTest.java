@@ -69,18 +69,23 @@ class PlanDeskJourneyTest {
     private void build() {
         browser.open(club.url("/plan/new"));
         browser.assertSound();
+        // eight weeks with a deload, before anybody has answered anything
+        browser.waitForText("#drawn .whole", "deload");
+        assertThat(browser.all("#drawn .whole thead th")).hasSize(9);
         browser.type("input[name=weeks]", "4");
         for (int i = 1; i <= 2; i++) {
             browser.find("select[name='lifts[" + i + "].lift'] option[value='']")
                     .click();
         }
         browser.find("select[name='lifts[0].school'] option[value=heavy-light]").click();
-        // what the answers come to is drawn beside them, and drawn anew as they change
-        browser.waitForText("#drawn", "not kept yet");
-        browser.waitForText("#drawn .whole", "deload");
         browser.type("input[name=every]", "0");
         browser.press(Keys.TAB);
-        browser.waitFor(d -> browser.find("#drawn").getText().contains("deload") ? null : true);
+        // what the answers come to is drawn beside them anew as they change, and stays as they are
+        browser.waitForText("#drawn", "Heavy day and light day, not kept yet");
+        browser.waitFor(d -> browser.all("#drawn .whole thead th").size() == 5
+                        && !browser.find("#drawn .whole").getText().contains("deload")
+                ? true
+                : null);
         browser.assertSound();
         browser.click("button[name=keep]");
         browser.waitFor(d -> browser.address().contains("block=") ? true : null);

@@ -17,6 +17,11 @@ public final class Length implements Comparable<Length> {
     public static final Length ZERO = new Length(0);
 
     private static final Pattern TEXT = Pattern.compile("\\s*([0-9.,]+)\\s*([a-zA-Z]*)\\s*");
+    /** Feet with inches: {@code 5'10"}, {@code 5 ft 10 in}. */
+    private static final Pattern FEET = Pattern.compile(
+            "\\s*(\\d{1,2})\\s*(?:['\u2019\u2032]|ft)\\s*(?:(\\d{1,2}(?:[.,]\\d+)?)\\s*(?:[\"\u201d\u2033]|''|in)?)?\\s*");
+
+    private static final BigDecimal INCHES_OF_A_FOOT = BigDecimal.valueOf(12);
     private static final int DECIMALS = 6;
 
     private final long quanta;
@@ -42,12 +47,16 @@ public final class Length implements Comparable<Length> {
     }
 
     /**
-     * Reads a length as people write it: {@code 61 cm}, {@code 24in}, {@code 6 ft}, {@code 1.2 m}; a figure without a unit is in the
-     * unit given.
+     * Reads a length as people write it: {@code 61 cm}, {@code 24in}, {@code 6 ft}, {@code 5'10"}, {@code 1.2 m}; a figure without a
+     * unit is in the unit given.
      *
      * @throws IllegalArgumentException when the text is not an unsigned figure with an optional unit
      */
     public static Length parse(String text, LengthUnit unitless) {
+        Matcher feet = FEET.matcher(text);
+        if (feet.matches()) {
+            return ofFeet(feet);
+        }
         Matcher matcher = TEXT.matcher(text);
         if (!matcher.matches()) {
             throw new IllegalArgumentException("not a length: '" + text + "'");
@@ -58,6 +67,14 @@ public final class Length implements Comparable<Length> {
                 : LengthUnit.fromSymbol(symbol)
                         .orElseThrow(() -> new IllegalArgumentException("not a unit of length: '" + symbol + "'"));
         return of(Decimals.parse(matcher.group(1)), unit);
+    }
+
+    private static Length ofFeet(Matcher written) {
+        BigDecimal inches = written.group(2) == null ? BigDecimal.ZERO : Decimals.parse(written.group(2));
+        if (inches.compareTo(INCHES_OF_A_FOOT) >= 0) {
+            throw new IllegalArgumentException("a foot has twelve inches: '" + written.group() + "'");
+        }
+        return of(new BigDecimal(written.group(1)), LengthUnit.FT).plus(of(inches, LengthUnit.IN));
     }
 
     /** The figure in the given unit, to six decimals, without trailing zeros. */

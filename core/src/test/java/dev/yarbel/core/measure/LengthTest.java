@@ -26,8 +26,18 @@ class LengthTest {
         assertThat(Length.parse(text, LengthUnit.CM)).hasToString(length);
     }
 
+    /** A foot is twelve inches; five feet ten are 70 inches. */
     @ParameterizedTest
-    @ValueSource(strings = {"", "cm", "-3", "5 feet", "1.2.3", "high"})
+    @ValueSource(
+            strings = {"5'10\"", "5' 10", "5'10", "5\u201910\u201d", "5\u203210\u2033", "5 ft 10 in", "5ft10", "5'10''"
+            })
+    void feetAndInchesAreReadAsPeopleWriteThem(String text) {
+        assertThat(Length.parse(text, LengthUnit.CM)).isEqualTo(Length.parse("70 in", LengthUnit.CM));
+        assertThat(Length.parse("6'", LengthUnit.CM)).isEqualTo(Length.parse("6 ft", LengthUnit.CM));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "cm", "-3", "5 feet", "1.2.3", "high", "5'12\"", "5'10cm", "'10", "5''10"})
     void whatIsNoLengthIsRefused(String text) {
         assertThatThrownBy(() -> Length.parse(text, LengthUnit.CM)).isInstanceOf(IllegalArgumentException.class);
     }

@@ -172,7 +172,7 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         } catch (IllegalArgumentException | ArithmeticException notAMass) {
             // refused below, like a mass out of range
         }
-        throw new UnreadableException("set.error.load");
+        throw new UnreadableException("set.error.load." + unit);
     }
 
     private int reps(String text, Effort effort) {

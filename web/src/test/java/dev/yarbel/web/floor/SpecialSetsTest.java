@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -29,6 +30,9 @@ class SpecialSetsTest {
 
     @Autowired
     private Clubs4Tests clubs;
+
+    @Autowired
+    private JdbcClient jdbc;
 
     private Document card(TestClub club, String task) throws Exception {
         return Jsoup.parse(
@@ -139,5 +143,29 @@ class SpecialSetsTest {
         assertThat(log(club, "10", "note", "chest-supported rows").getStatus()).isEqualTo(302);
         assertThat(card(club, "A.2").select(".slots .done").text())
                 .contains("Your choice of exercise", "chest-supported rows");
+    }
+
+    /** Whoever thinks in pounds is told in pounds. */
+    @ParameterizedTest
+    @CsvSource({"KG, up to 1000 kg", "LB, up to 2204 lb"})
+    void aLoadThatCannotBeReadIsExplainedInTheLiftersUnit(String unit, String words) throws Exception {
+        TestClub club = clubs.club();
+        jdbc.sql("update lifter set unit = ? where id = ?")
+                .params(unit, club.lifter.id())
+                .update();
+        MockHttpServletResponse refused = mvc.perform(post(club.url("/floor/sets"))
+                        .with(club.asLifter())
+                        .with(csrf())
+                        .param("day", "0")
+                        .param("week", "1")
+                        .param("task", "A.1")
+                        .param("token", "" + UUID.randomUUID())
+                        .param("load", "abc")
+                        .param("reps", "1")
+                        .param("effort", "8"))
+                .andReturn()
+                .getResponse();
+        assertThat(Jsoup.parse(refused.getContentAsString()).select(".now .bad").text())
+                .contains(words);
     }
 }
