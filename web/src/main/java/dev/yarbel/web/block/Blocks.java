@@ -212,6 +212,14 @@ public class Blocks implements PlannedNeeds {
                 LocalDate.ofInstant(clock.instant(), zone));
     }
 
+    /** The block a lifter is in as {@link #current} has it; one without a day where they have none, or none any more. */
+    public LifterBlock currentOrNone(LifterCard lifter, ZoneId zone) {
+        return current(lifter, zone).orElseGet(() -> {
+            LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+            return draft(lifter, zone, new Block(today, 1, List.of()), book.standing(lifter), kits.usual(lifter));
+        });
+    }
+
     /** Doses that stand behind a gate are left out of a new block: a gate is opened slot by slot. */
     private static Block withoutGated(Block block, LifterRecord known) {
         Numbers numbers = known.numbers();
@@ -260,7 +268,7 @@ public class Blocks implements PlannedNeeds {
      * @throws BlockRefused while a session of it is under way today
      */
     @Transactional
-    public BlockSummary remove(Person coach, LifterBlock block) {
+    public void remove(Person coach, LifterBlock block) {
         BlockEntity row = blocks.lock(block.lifter().clubId(), block.lifter().id(), block.blockId())
                 .orElseThrow(NotFoundException::new);
         if (block.isUnderWay()) {
@@ -268,7 +276,6 @@ public class Blocks implements PlannedNeeds {
         }
         row.remove(clock.instant());
         write(coach, block.lifter(), "removed", block.name(), block.block().start());
-        return BlockSummary.of(List.of(row)).get(0);
     }
 
     /**

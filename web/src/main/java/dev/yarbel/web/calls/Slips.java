@@ -130,7 +130,7 @@ class Slips implements OpenCalls {
 
     private LifterBlock plan(Person coach, long lifterId) {
         LifterCard lifter = roster.lifter(coach, lifterId);
-        return blocks.current(lifter, coach.zone()).orElseThrow(NotFoundException::new);
+        return blocks.currentOrNone(lifter, coach.zone());
     }
 
     /** What there is to decide, by the rule that gave the slip; empty when there is nothing left. */

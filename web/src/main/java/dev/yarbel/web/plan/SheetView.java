@@ -132,9 +132,4 @@ record SheetView(
     public int longest() {
         return tabs.stream().mapToInt(tab -> rowsOf(tab.day()).size()).max().orElse(0);
     }
-
-    public boolean hasTrouble() {
-        return rows.stream().flatMap(row -> row.cells().stream()).anyMatch(cell -> cell.trouble()
-                .isPresent());
-    }
 }

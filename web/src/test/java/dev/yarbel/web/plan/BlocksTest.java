@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.awaitility.Awaitility;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
@@ -56,22 +57,14 @@ class BlocksTest extends DeskTesting {
     }
 
     private void squat(long planned, String task) throws Exception {
-        log(
-                "/sets",
-                "planned",
-                "" + planned,
-                "week",
-                "1",
-                "day",
-                "0",
-                "task",
-                task,
-                "load",
-                "180",
-                "reps",
-                "1",
-                "effort",
-                "8");
+        squat(planned, task, "180", "8");
+    }
+
+    private void squat(long planned, String task, String load, String effort) throws Exception {
+        String[] set = {"planned", "" + planned, "week", "1", "day", "0", "task", task};
+        List<String> fields = new ArrayList<>(List.of(set));
+        fields.addAll(List.of("load", load, "reps", "1", "effort", effort, "meant", load + " 1 " + effort));
+        log("/sets", fields.toArray(String[]::new));
     }
 
     @Test
@@ -169,6 +162,36 @@ class BlocksTest extends DeskTesting {
         assertThat(club.plan().isFinished(0, 0)).isTrue();
         // twice is once too often
         send("/blocks/" + number + "/bring-back").andExpect(status().isNotFound());
+    }
+
+    /** Decisions that wait for a lifter who has no block any more can still be looked at and left. */
+    @Test
+    void theQueueOfCallsOutlivesTheBlockThatRaisedThem() throws Exception {
+        squat(club.plan().planned(0, 1).day(), "A.1", "220", "10");
+        log("/finish", "day", "0", "week", "1", "left", "99");
+        Awaitility.await().until(() -> slips() > 0);
+        send("/blocks/remove", "block", "" + club.plan().blockId());
+        assertThat(states()).containsExactly("Block: deleted");
+        String queue = mvc.perform(get("/calls").with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(queue).contains(club.lifter.name());
+        long slip = jdbc.sql("select max(id) from slip where lifter_id = ?")
+                .param(club.lifter.id())
+                .query(Long.class)
+                .single();
+        mvc.perform(post("/calls/" + slip + "/leave").with(club.asCoach()).with(csrf()))
+                .andExpect(status().is3xxRedirection());
+        assertThat(slips()).isZero();
+    }
+
+    private int slips() {
+        return jdbc.sql("select count(*) from slip where lifter_id = ? and status = 'OPEN'")
+                .param(club.lifter.id())
+                .query(Integer.class)
+                .single();
     }
 
     @Test
