@@ -179,6 +179,8 @@ class AccessTest {
             entry("GET /lifters/{id}/plan/give", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/give", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/print", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/print/sessions.pdf", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/print/overview.pdf", May.THEIR_COACH),
             entry("GET /plan/templates", May.ANY_COACH),
             entry("GET /plan/doses", May.ANY_COACH),
             entry("POST /plan/templates/{template}/remove", May.COACHES_OF_THE_CLUB),

@@ -194,7 +194,8 @@ class PlanDeskJourneyTest {
     private void print() {
         browser.click(".planlinks a[href*='/print']");
         browser.waitForText(".paper", "Pain means stop");
-        assertThat(browser.all(".paper").size()).isGreaterThan(1);
+        assertThat(browser.all(".paper .session").size()).isPositive();
+        assertThat(browser.all(".paper .block").size()).isEqualTo(1);
         browser.assertSound();
     }
 }

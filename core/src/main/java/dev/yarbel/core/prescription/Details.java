@@ -107,6 +107,20 @@ public record Details(
         return new Details(manners, within, rest, mostRest, tempo, with, Set.of(), cue, reason);
     }
 
+    /** The same without rest, tempo, cue and reason, for where these stand beside the dose. */
+    public Details ofTheSets() {
+        return new Details(
+                manners,
+                within,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                with,
+                without,
+                Optional.empty(),
+                Optional.empty());
+    }
+
     /** How a piece of kit is written: {@code knee-wraps}. */
     public static String word(Worn worn) {
         return worn.name().toLowerCase(Locale.ROOT).replace('_', '-');

@@ -13,6 +13,7 @@ import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.SpecialWords;
 import dev.yarbel.web.page.Words;
 import java.time.Clock;
 import java.time.Duration;

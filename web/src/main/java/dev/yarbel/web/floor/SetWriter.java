@@ -27,6 +27,7 @@ import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.page.BarDrawing;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.SpecialWords;
 import dev.yarbel.web.page.Words;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -153,7 +154,12 @@ class SetWriter {
                     amounts.asked(part, task.reps(), task.last()),
                     task.reps(),
                     target(part),
-                    special.of(task, variation, day.plan().lifter().bodyMass(), unit),
+                    special.of(
+                            part,
+                            task.loading().map(LoadedBar::total),
+                            variation,
+                            day.plan().lifter().bodyMass(),
+                            unit),
                     Amounts.clock(part),
                     part.tempo().map(Tempo::toString).orElse(null),
                     part.tempo()

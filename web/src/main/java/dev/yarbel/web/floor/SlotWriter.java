@@ -24,6 +24,7 @@ import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.page.SpecialWords;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.EnumSet;

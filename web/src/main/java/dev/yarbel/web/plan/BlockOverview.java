@@ -72,6 +72,36 @@ record BlockOverview(List<WeekHead> weeks, List<Day> days) {
                         .toList());
     }
 
+    /** The same in pages of so many weeks. */
+    List<BlockOverview> inParts(int most) {
+        List<BlockOverview> parts = new ArrayList<>();
+        for (int from = 0; from < weeks.size(); from += most) {
+            parts.add(part(from, Math.min(weeks.size(), from + most)));
+        }
+        return parts;
+    }
+
+    private BlockOverview part(int from, int to) {
+        return new BlockOverview(
+                weeks.subList(from, to),
+                days.stream()
+                        .map(day -> new Day(
+                                day.at,
+                                day.name,
+                                day.held.subList(from, to),
+                                day.rows.stream()
+                                        .map(row ->
+                                                new Row(row.letter, row.lift, row.reason, row.cells.subList(from, to)))
+                                        .toList()))
+                        .toList());
+    }
+
+    /** How small a page of it is likely to be printed: 0 for few weeks and slots, 3 for many. */
+    int print() {
+        int slots = days.stream().mapToInt(day -> day.rows.size() + 1).sum();
+        return (weeks.size() > 12 ? 2 : weeks.size() > 8 ? 1 : 0) + (slots > 24 ? 1 : 0);
+    }
+
     /** Finds what the sheet shows of a dose. */
     @FunctionalInterface
     interface Cells {

@@ -32,7 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.dao.DataIntegrityViolationException;
 
-/** Changing a block at the desk: filling, undoing, weeks and slots, gates, paper. */
+/** Changing a block at the desk: filling, undoing, weeks and slots, gates. */
 @YarbelTest
 class PlanDeskTest extends DeskTesting {
 
@@ -489,28 +489,7 @@ class PlanDeskTest extends DeskTesting {
         type(1, 1, "2x5 -20%", "3x1 105% reverse 20kg").andExpect(status().isUnprocessableContent());
     }
 
-    // ---- paper, shorthand, history
-
-    @Test
-    void aWeekAndTheWholeBlockGoOnPaper() throws Exception {
-        mvc.perform(get(club.url("/plan/print?week=2")).with(club.asCoach()))
-                .andExpect(status().isOk())
-                .andExpect(content()
-                        .string(allOf(
-                                shows(".overview", "150 kg (330.7 lb)"),
-                                shows(".small", "a side: 25 + 25 + 15"),
-                                shows(".small", "Pain means stop"),
-                                shows("h2", "on a page"))));
-        mvc.perform(get(club.url("/plan/print?week=9")).with(club.asCoach())).andExpect(status().isNotFound());
-    }
-
-    @Test
-    void aBlindSetShowsItsPlatesOnPaperAndNotItsLoad() throws Exception {
-        type(2, 1, "3x5 75%", "3x5 65% blind");
-        mvc.perform(get(club.url("/plan/print?week=2")).with(club.asCoach()))
-                .andExpect(content()
-                        .string(allOf(not(containsString("130 kg (")), shows(".small", "a side: 25 + 25 + 5"))));
-    }
+    // ---- shorthand, history
 
     @Test
     void everyDoseOfTheCheatSheetIsADoseInItsOneForm() throws Exception {

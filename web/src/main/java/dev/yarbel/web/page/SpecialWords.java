@@ -1,7 +1,6 @@
-package dev.yarbel.web.floor;
+package dev.yarbel.web.page;
 
 import dev.yarbel.core.equipment.Implement;
-import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -9,8 +8,6 @@ import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Tempo;
-import dev.yarbel.core.session.SessionPlan.Task;
-import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +15,7 @@ import org.springframework.stereotype.Component;
 
 /** What makes a set another one than plain repetitions with a bar, in words large enough to be read before it. */
 @Component
-class SpecialWords {
+public class SpecialWords {
 
     /** What is said of a set by its modifiers alone, in the order of the words. */
     private static final List<SetModifier> SAID = List.of(
@@ -38,17 +35,14 @@ class SpecialWords {
     }
 
     /**
-     * Everything that makes a set special; nothing of a warm-up.
+     * Everything that makes a set special.
      *
+     * @param planned what is on the bar, if that can be said
      * @param bodyMass what the lifter weighs, if that is known
      */
-    List<String> of(Task task, Variation variation, Optional<Mass> bodyMass, MassUnit unit) {
-        if (task.key().warmUp()) {
-            return List.of();
-        }
-        Part part = task.asked().part();
-        Optional<Mass> load =
-                part.is(SetModifier.BLIND) ? Optional.empty() : task.loading().map(LoadedBar::total);
+    public List<String> of(
+            Part part, Optional<Mass> planned, Variation variation, Optional<Mass> bodyMass, MassUnit unit) {
+        Optional<Mass> load = planned.filter(mass -> !part.is(SetModifier.BLIND));
         List<String> said = new ArrayList<>();
         part.changing().ifPresent(changing -> said.add(changing(changing, load, unit)));
         load.filter(Mass::isPositive)
@@ -59,7 +53,7 @@ class SpecialWords {
     }
 
     /** The same without figures, as it is said of a set that comes or was done. */
-    List<String> inShort(Part part) {
+    public List<String> inShort(Part part) {
         List<String> said = new ArrayList<>();
         part.changing().ifPresent(changing -> said.add(words.say("special.short." + changing.kind())));
         said.addAll(of(part));
