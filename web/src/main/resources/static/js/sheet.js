@@ -4,6 +4,7 @@
 
   var taken = null; // the other corner of several cells taken
   var before = ""; // what an open cell held
+  var inHand = null; // the cell that had the focus last, and where it stands
 
   function grid() {
     return document.getElementById("grid");
@@ -24,7 +25,22 @@
       if (!isOpen(cell)) {
         cell.readOnly = true;
       }
+      cell.tabIndex = -1;
     });
+    reachable(cellInHand());
+  }
+  // One cell of the sheet is in the order of the Tab key; arrows lead to the others.
+  function cellInHand() {
+    var current = grid().querySelector("thead th.current");
+    var rows = current ? Array.from(grid().querySelector("tbody").rows) : [];
+    var inWeek = rows.map(function (line, row) { return at(row, current.cellIndex); }).filter(Boolean)[0];
+    return inHand && document.getElementById(inHand.id) || inWeek || grid().querySelector("textarea.dose");
+  }
+  function reachable(cell) {
+    grid().querySelectorAll("textarea.dose[tabindex='0']").forEach(function (other) { other.tabIndex = -1; });
+    if (cell) {
+      cell.tabIndex = 0;
+    }
   }
   function sync() {
     if (!grid()) {
@@ -151,14 +167,14 @@
     }
   });
   // After a fill, a change or an undo the cell in hand has the focus again.
-  var inHand = null;
   document.addEventListener("focusin", function (event) {
     if (isCell(event.target)) {
-      inHand = event.target.id;
+      inHand = { id: event.target.id, place: place(event.target) };
+      reachable(event.target);
     }
   });
   function backToCell() {
-    var cell = inHand && document.getElementById(inHand);
+    var cell = inHand && (document.getElementById(inHand.id) || nearest(inHand.place));
     if (cell && (document.activeElement === document.body || !document.activeElement)) {
       cell.focus({ preventScroll: true });
     }
@@ -261,6 +277,18 @@
     var line = grid().querySelector("tbody").rows[row];
     return line && line.cells[column] ? line.cells[column].querySelector("textarea.dose") : null;
   }
+  // Where a cell was taken out, the one that stands there now.
+  function nearest(was) {
+    var lines = grid() ? grid().querySelector("tbody").rows.length : 0;
+    for (var row = Math.min(was.row, lines - 1); row >= 0; row--) {
+      for (var column = was.column; column > 0; column--) {
+        if (at(row, column)) {
+          return at(row, column);
+        }
+      }
+    }
+    return null;
+  }
   function next(cell, down, right) {
     var from = place(cell);
     var rows = grid().querySelector("tbody").rows.length;
@@ -322,13 +350,16 @@
         event.preventDefault();
         keep(cell);
         go(next(cell, event.key === "ArrowUp" ? -1 : 1, 0) || cell);
+      } else if (event.key === "Escape" && helping()) {
+        event.preventDefault();
+        helped();
       } else if (event.key === "Escape") {
         cell.value = before;
         close(cell);
         cell.dispatchEvent(new Event("input", { bubbles: true }));
       } else if (event.key === "?" && cell.value === "") {
         event.preventDefault();
-        help();
+        help(cell);
       }
       return;
     }
@@ -353,7 +384,9 @@
     } else if (event.key === "Enter" || event.key === "F2") {
       open(cell);
     } else if (event.key === "Escape") {
-      if (taken) {
+      if (helping()) {
+        helped();
+      } else if (taken) {
         take(null);
       } else {
         cell.blur();
@@ -361,7 +394,12 @@
     } else if (event.key === "Delete" || event.key === "Backspace") {
       write(cells().map(function (each) { return [each, ""]; }));
     } else if (event.key === "?") {
-      help();
+      help(cell);
+    } else if ((event.key === "[" || event.key === "]") && document.querySelector("nav.weeks a")) {
+      cell.blur();
+      document.body.dispatchEvent(new KeyboardEvent("keydown", { key: event.key, bubbles: true }));
+    } else if (event.key === "." || event.key === "ContextMenu") {
+      offerMoves();
     } else if (event.key.length === 1 && event.key !== " ") {
       open(cell, event.key);
     } else {
@@ -384,9 +422,100 @@
       form.requestSubmit();
     }
   }
-  function help() {
-    document.getElementById("doses").showModal();
+  // The cheat sheet stands beside the cell, which stays in hand: one reads there and types here.
+  function help(cell) {
+    var box = document.getElementById("doses");
+    if (helping()) {
+      helped();
+      return;
+    }
+    box.classList.add("beside");
+    box.classList.toggle("left", cell.getBoundingClientRect().left > window.innerWidth / 2);
+    box.setAttribute("open", "");
   }
+  function helping() {
+    return document.querySelector("#doses.beside[open]");
+  }
+  function helped() {
+    var box = document.getElementById("doses");
+    box.removeAttribute("open");
+    box.classList.remove("beside");
+  }
+  document.addEventListener("click", function (event) {
+    if (helping() && event.target.closest("#doses form[method=dialog] button")) {
+      event.preventDefault();
+      helped();
+      if (inHand) {
+        go(document.getElementById(inHand.id));
+      }
+    }
+  });
+
+  // ---- the slot, the week and the day of a cell, moved by a letter each
+
+  function offerMoves() {
+    var box = document.getElementById("moves");
+    if (box) {
+      box.showModal();
+    }
+  }
+  function move(kind) {
+    var cell = inHand && document.getElementById(inHand.id);
+    document.getElementById("moves").close();
+    if (!cell) {
+      return;
+    }
+    if (kind === "SLOT_ADD" || kind === "DAY_ADD" || kind === "DAY_COPY") {
+      ask(kind);
+      return;
+    }
+    var key = cell.name.split(".");
+    var form = document.getElementById("move-form");
+    var days = grid().dataset.days.replace(/[^0-9,]/g, "").split(",");
+    form.querySelector("[name=kind]").value = kind;
+    form.querySelector("[name=slot]").value = key[1];
+    form.querySelector("[name=week]").value = Number(key[2]) + 1;
+    form.querySelector("[name=day]").value = days[cell.closest("td").dataset.day];
+    form.requestSubmit();
+  }
+  // What needs a name or a lift is asked for in its form.
+  function ask(kind) {
+    var box = document.getElementById("change");
+    var field = document.getElementById(kind === "SLOT_ADD" ? "alter-slot-add" : "alter-day")
+      .closest("form").querySelector(kind === "SLOT_ADD" ? "[name=lift]" : kind === "DAY_ADD" ? "[name=name]" : "[name=offset]");
+    box.open = true;
+    field.focus();
+    field.scrollIntoView({ block: "nearest" });
+  }
+  document.addEventListener("click", function (event) {
+    var button = event.target.closest("#moves [data-move]");
+    if (button) {
+      move(button.dataset.move);
+    }
+  });
+  document.addEventListener("keydown", function (event) {
+    var box = event.target.closest && event.target.closest("#moves");
+    if (!box || event.ctrlKey || event.metaKey || event.altKey) {
+      return;
+    }
+    var buttons = Array.from(box.querySelectorAll("[data-move]"));
+    var at = buttons.indexOf(document.activeElement);
+    var step = { ArrowDown: 1, ArrowUp: -1, ArrowRight: 5, ArrowLeft: -5 }[event.key];
+    var named = buttons.filter(function (button) { return button.dataset.letter === event.key; })[0];
+    if (step) {
+      event.preventDefault();
+      (buttons[at + step] || buttons[at]).focus();
+    } else if (named) {
+      event.preventDefault();
+      named.click();
+    }
+  });
+  document.addEventListener("click", function (event) {
+    if (event.target.closest("[data-to-sheet]") && grid()) {
+      event.preventDefault();
+      go(cellInHand());
+    }
+  });
   function fill() {
     var box = document.getElementById("fill");
     if (!box) {

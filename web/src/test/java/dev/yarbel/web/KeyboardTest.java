@@ -136,6 +136,66 @@ class KeyboardTest {
     }
 
     @Test
+    void theSheetIsReachedInThreeStepsAndWeeksAndSlotsAreMovedByLetters() {
+        signIn(club.coachName());
+        browser.open(club.url("/plan"));
+        // past the way to the page's content stands the way to the sheet
+        browser.press(Keys.TAB, Keys.TAB, Keys.ENTER);
+        browser.waitFor(d -> browser.focused("#grid textarea.dose"));
+        assertThat(browser.all("#grid textarea.dose[tabindex='0']")).hasSize(1);
+        int weeks = browser.all("#grid thead th").size();
+        move("r", "repeated");
+        assertThat(browser.all("#grid thead th")).hasSize(weeks + 1);
+        assertThat(browser.focused("#grid textarea.dose")).isTrue();
+        move("s", "Slot A copied below itself");
+        assertThat(browser.all("#grid tbody tr")).hasSize(4);
+        move("x", "Slot A taken out");
+        assertThat(browser.all("#grid tbody tr")).hasSize(3);
+        assertThat(browser.focused("#grid textarea.dose")).isTrue();
+        browser.hold(Keys.CONTROL, "z");
+        browser.waitForText("#told", "Taken back: slot A taken out");
+        assertThat(browser.all("#grid tbody tr")).hasSize(4);
+        // what needs an answer is asked for in its form
+        browser.press(".");
+        browser.waitFor(d -> browser.find("#moves[open]"));
+        browser.assertSound();
+        browser.press("a");
+        browser.waitFor(d -> browser.focused("#change select[name=lift]"));
+    }
+
+    private void move(String letter, String told) {
+        browser.press(".");
+        browser.waitFor(d -> browser.find("#moves[open]"));
+        browser.press(letter);
+        browser.waitForText("#told", told);
+    }
+
+    @Test
+    void theWeekLensWorksByKeys() {
+        signIn(club.coachName());
+        browser.open(club.url("/plan?in=2"));
+        browser.press(Keys.TAB, Keys.TAB, Keys.ENTER);
+        browser.waitFor(d -> browser.focused("#grid.weekgrid textarea.dose"));
+        // the cheat sheet stands beside the cell, which is typed in meanwhile
+        browser.press("?");
+        browser.waitFor(d -> browser.find("#doses.beside[open]"));
+        assertThat(browser.focused("#grid textarea.dose")).isTrue();
+        browser.assertSound();
+        browser.press(Keys.ESCAPE, Keys.ENTER, Keys.chord(Keys.CONTROL, "a"), "1 @9", Keys.ENTER);
+        browser.waitForText("#grid td .foot", "kg");
+        browser.waitFor(
+                d -> club.plan().block().days().get(0).slots().get(0).dose(1).filter(dose -> dose.shorthand()
+                        .equals("1 @9")));
+        assertThat(browser.all("#doses[open]")).isEmpty();
+        move("l", "Week 2 moved later");
+        assertThat(browser.find("#grid.weekgrid").isDisplayed()).isTrue();
+        browser.hold(Keys.CONTROL, "z");
+        browser.waitForText("#told", "Taken back: week 2 moved later");
+        browser.press("]");
+        browser.waitForText("nav.weeks a[aria-current]", "Week 3");
+    }
+
+    @Test
     void singleKeysCanBeSwitchedOff() {
         signIn(club.coachName());
         browser.press("?");

@@ -83,13 +83,18 @@ public sealed interface SlotEdit extends BlockEdit {
         public Edited apply(Block block, Lifted lifted) {
             EditRefused.unless(there(block, slot.id()).equals(slot), EditRefused.Why.OVERTAKEN);
             TrainingDay day = block.dayOf(slot.id()).orElseThrow();
-            if (lifted.hasHistory(day.id())) {
+            if (lifted.hasHistory(day.id()) && wasAskedFor(lifted)) {
                 return cleared(block, lifted, List.of(slot));
             }
             List<Slot> slots = new ArrayList<>(day.slots());
             int at = day.indexOf(slot.id());
             slots.remove(at);
             return new Edited(in(block, day, slots), new Add(day.id(), at, slot));
+        }
+
+        /** Whether it asked for anything in a week that something was logged in. */
+        private boolean wasAskedFor(Lifted lifted) {
+            return slot.doses().stream().limit(lifted.firstOpenWeek()).anyMatch(Optional::isPresent);
         }
 
         @Override

@@ -12,6 +12,7 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.block.WeekEdit;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.EditRecord;
@@ -69,6 +70,7 @@ final class BlockForms {
             case WEEK_SHAPE -> asked(kind, week() + 1, shape());
             case PHASE_LENGTHEN -> asked(kind, week() + 1, lengthened());
             case SLOT_ADD -> addedSlot(kind);
+            case SLOT_COPY -> copiedSlot(kind);
             case SLOT_REMOVE -> asked(kind, slot().letter(), new SlotEdit.Remove(slot()));
             case SLOT_UP -> asked(kind, slot().letter(), SlotEdit.Move.of(block, slot().id(), -1, held.read()));
             case SLOT_DOWN -> asked(kind, slot().letter(), SlotEdit.Move.of(block, slot().id(), 1, held.read()));
@@ -125,6 +127,17 @@ final class BlockForms {
                 Optional.empty(),
                 reason());
         return asked(kind, slot.letter(), new SlotEdit.Add(day.id(), day.slots().size(), slot));
+    }
+
+    /** The same slot once more, below itself; on days that were lifted it asked for nothing. */
+    private Asked copiedSlot(ChangeForm.Kind kind) {
+        Slot slot = slot();
+        TrainingDay day = block.dayOf(slot.id()).orElseThrow();
+        List<Optional<Dose>> doses = IntStream.range(0, block.weeks())
+                .mapToObj(week -> held.read().isFinished(day.id(), week) ? Optional.<Dose>empty() : slot.dose(week))
+                .toList();
+        Slot copy = new Slot(held.newSlot(), freeLetter(day), slot.lift(), doses, slot.school(), slot.reason());
+        return asked(kind, slot.letter(), new SlotEdit.Add(day.id(), day.indexOf(slot.id()) + 1, copy));
     }
 
     private static String freeLetter(TrainingDay day) {

@@ -47,6 +47,7 @@ record ChangeForm(
         WEEK_SHAPE,
         PHASE_LENGTHEN,
         SLOT_ADD,
+        SLOT_COPY,
         SLOT_REMOVE,
         SLOT_UP,
         SLOT_DOWN,

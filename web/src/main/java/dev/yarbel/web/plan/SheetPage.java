@@ -45,6 +45,7 @@ class SheetPage {
                 .addObject("sheet", view)
                 .addObject("state", state)
                 .addObject("lifts", liftChoices(block))
+                .addObject("toSheet", view.day() >= 0)
                 .addObject("strip", strips.draw(block));
     }
 

@@ -76,6 +76,16 @@ class PlanDeskTest extends DeskTesting {
         assertThat(row(2).get(0)).isEqualTo("3x5 75%");
     }
 
+    @Test
+    void aSlotIsCopiedBelowItselfWithWhatIsStillToCome() throws Exception {
+        lifted(0);
+        change("SLOT_COPY", "slot", slotId(0)).andExpect(status().is3xxRedirection());
+        assertThat(row(1)).containsExactly("", "1 @8", "1 @8");
+        assertThat(club.plan().block().days().get(0).slots().get(1).letter()).isEqualTo("D");
+        send("/undo");
+        assertThat(club.plan().block().days().get(0).slots()).hasSize(3);
+    }
+
     // ---- filling
 
     @Test
