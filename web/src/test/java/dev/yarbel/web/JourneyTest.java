@@ -122,8 +122,11 @@ class JourneyTest {
         browser.assertSound();
 
         browser.click(".finished a");
-        browser.waitForText(".lifts article:first-child", "The sets that moved it");
-        assertThat(browser.text(".lifts article:first-child")).contains("187.5 kg × 1", "150 kg × 5");
+        browser.waitForText("main h2", "The lifts as they stand");
+        browser.assertSound();
+        browser.click(".stand tbody tr:first-child a");
+        browser.waitForText(".evidence caption", "The sets that moved it");
+        assertThat(browser.text("main")).contains("187.5 kg × 1", "150 kg × 5");
         browser.assertSound();
     }
 
@@ -163,7 +166,7 @@ class JourneyTest {
         assertThat(browser.text(PERCENT_WEEK_4 + " .load")).isEqualTo(after);
         browser.open("/lifters/1/floor?day=1&week=3");
         assertThat(browser.text(".slots article:nth-child(3) .figure")).isEqualTo(after);
-        browser.open("/lifters/1/book");
+        browser.open("/lifters/1/book/decisions");
         // the ledger keeps a figure more than a slip shows
         String figure = workingMax.replace(" kg", "");
         assertThat(browser.text(".ledger"))

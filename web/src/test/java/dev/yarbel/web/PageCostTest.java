@@ -66,6 +66,8 @@ class PageCostTest {
             base + "/floor/side",
             "/live",
             base + "/book",
+            base + "/book/decisions",
+            base + "/book/maxes",
             base + "/book/curves",
             base + "/book/lifts",
             base + "/book/lifts/squat",

@@ -8,8 +8,11 @@ import dev.yarbel.core.record.LiftedSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The number to beat: the heaviest load lifted for so many repetitions at a rating or easier, of work of the same kind. */
@@ -21,6 +24,13 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
      * @param backOff its load hung on a top of the day
      */
     public record PastSet(LocalDate on, KindOfWork kind, boolean backOff, LiftedSet set) {
+
+        private boolean isLike(PastSet other) {
+            return kind.equals(other.kind)
+                    && backOff == other.backOff
+                    && set.lift().equals(other.set.lift())
+                    && set.reps() == other.set.reps();
+        }
 
         /** The work sets of one session; where nobody planned it, each is a straight set of its own repetitions. */
         public static List<PastSet> of(LocalDate on, Optional<AskedDay> asked, List<DoneSet> done) {
@@ -79,5 +89,26 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                 && set.set.effort().rating().stream()
                         .flatMap(rpe -> of(before, set.set.lift(), set.kind, set.backOff, set.set.reps(), rpe).stream())
                         .anyMatch(best -> best.load.isLessThan(set.set.load()));
+    }
+
+    /**
+     * The sets since a day that were better than everything like them before, newest first, the heaviest of each day's
+     * alike.
+     *
+     * @param sets oldest first
+     */
+    public static List<PastSet> since(LocalDate from, List<PastSet> sets) {
+        Map<Lift, List<PastSet>> byLift = new HashMap<>();
+        List<PastSet> better = new ArrayList<>();
+        for (PastSet set : sets) {
+            List<PastSet> before = byLift.computeIfAbsent(set.set.lift(), lift -> new ArrayList<>());
+            if (!set.on.isBefore(from) && isNew(set, before)) {
+                better.removeIf(other -> other.on.equals(set.on) && other.isLike(set));
+                better.add(set);
+            }
+            before.add(set);
+        }
+        Collections.reverse(better);
+        return better;
     }
 }

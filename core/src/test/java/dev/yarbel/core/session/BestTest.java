@@ -169,4 +169,18 @@ class BestTest {
         assertThat(Best.isNew(today, before)).isEqualTo(best);
         assertThat(Best.isNew(today, List.of())).isFalse();
     }
+
+    @Test
+    void betterThanAllBeforeSinceADayIsToldOnceADayAndNewestFirst() {
+        List<Best.PastSet> all = sets(
+                session(MAY, List.of(set(100, 5, "8"))),
+                session(MAY.plusDays(7), List.of(set(105, 5, "8"), set(110, 5, "9"), set(102, 5, "9"))),
+                session(MAY.plusDays(14), List.of(set(107, 5, "9"))),
+                session(MAY.plusDays(21), List.of(set(112, 5, "9"))));
+        assertThat(Best.since(MAY, all))
+                .extracting(best -> best.set().load())
+                .containsExactly(Mass.ofKg(112), Mass.ofKg(110));
+        assertThat(Best.since(MAY.plusDays(8), all)).hasSize(1);
+        assertThat(Best.since(MAY.plusDays(22), all)).isEmpty();
+    }
 }

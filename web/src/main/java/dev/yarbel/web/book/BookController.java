@@ -7,9 +7,6 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,8 +16,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class BookController {
 
-    private static final int ENTRIES = 50;
-    private static final int SESSIONS = 12;
+    private static final int ENTRIES = 20;
+    private static final int LATEST = 4;
 
     private final Roster roster;
     private final Book book;
@@ -45,24 +42,17 @@ class BookController {
     String book(@AuthenticationPrincipal Person person, @PathVariable long id, Model model) {
         LifterCard lifter = roster.lifter(person, id);
         LifterRecord standing = book.standing(lifter);
-        List<SessionLog> latestFirst = new ArrayList<>(standing.log());
-        Collections.reverse(latestFirst);
+        LocalDate today = LocalDate.ofInstant(clock.instant(), person.zone());
         model.addAttribute("lifter", lifter);
+        model.addAttribute("book", BookPage.of(standing, today));
         model.addAttribute(
-                "lifts",
-                standing.lifts().stream()
-                        .filter(LiftRecord::hasNumbers)
-                        .map(LiftView::of)
-                        .toList());
-        model.addAttribute("sessions", latestFirst.stream().limit(SESSIONS).toList());
-        model.addAttribute(
-                "changes",
-                ledger.latest(lifter, ENTRIES).stream()
-                        .map(change -> LedgerLine.of(change, words))
+                "latest",
+                LedgerLine.together(ledger.latest(lifter, ENTRIES), words).stream()
+                        .limit(LATEST)
                         .toList());
         model.addAttribute("zone", person.zone());
         model.addAttribute("aches", lifter.aches());
-        model.addAttribute("today", LocalDate.ofInstant(clock.instant(), person.zone()));
+        model.addAttribute("today", today);
         model.addAttribute(
                 "strip",
                 strips.strip(lifter, person.zone(), standing, kits.usual(lifter))

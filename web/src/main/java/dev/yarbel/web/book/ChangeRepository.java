@@ -16,6 +16,9 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
     List<ChangeEntry> findByClubIdAndLifterIdAndKindOrderByIdDesc(
             long clubId, long lifterId, ChangeKind kind, Limit limit);
 
+    List<ChangeEntry> findByClubIdAndLifterIdAndKindInAndIdLessThanOrderByIdDesc(
+            long clubId, long lifterId, Collection<ChangeKind> kinds, long before, Limit limit);
+
     List<ChangeEntry> findByClubIdAndLifterIdIsNullOrderByIdDesc(long clubId, Limit limit);
 
     ChangeEntry save(ChangeEntry entry);

@@ -200,4 +200,26 @@ public class Ledger implements ChangeLog {
                 .map(ChangeEntry::change)
                 .toList();
     }
+
+    /**
+     * Some entries about a lifter, newest first.
+     *
+     * @param older the number of the last of them, if there are more; empty where these are the oldest
+     */
+    public record Entries(List<Change> changes, Optional<Long> older) {}
+
+    /**
+     * Entries of some kinds about a lifter.
+     *
+     * @param before only those with a smaller number; all where it is empty
+     */
+    @Transactional(readOnly = true)
+    public Entries entries(LifterCard lifter, Collection<ChangeKind> kinds, Optional<Long> before, int most) {
+        List<ChangeEntry> found = changes.findByClubIdAndLifterIdAndKindInAndIdLessThanOrderByIdDesc(
+                lifter.clubId(), lifter.id(), kinds, before.orElse(Long.MAX_VALUE), Limit.of(most + 1));
+        List<ChangeEntry> shown = found.subList(0, Math.min(most, found.size()));
+        return new Entries(
+                shown.stream().map(ChangeEntry::change).toList(),
+                found.size() > most ? Optional.of(shown.get(most - 1).id()) : Optional.empty());
+    }
 }

@@ -23,11 +23,7 @@ class LedgerController {
 
     @GetMapping("/kit/ledger")
     String ofClub(@AuthenticationPrincipal Person person, Model model) {
-        model.addAttribute(
-                "changes",
-                ledger.latestOfClub(person.clubId(), ENTRIES).stream()
-                        .map(change -> LedgerLine.of(change, words))
-                        .toList());
+        model.addAttribute("changes", LedgerLine.together(ledger.latestOfClub(person.clubId(), ENTRIES), words));
         model.addAttribute("zone", person.zone());
         return "book/ledger";
     }

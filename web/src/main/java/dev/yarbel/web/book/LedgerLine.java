@@ -3,11 +3,18 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
+import java.time.Duration;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** An entry of the ledger in the reader's words. */
 record LedgerLine(Change change, String subject, String before, String after) {
+
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
+    /** So close together entries come from one form. */
+    private static final Duration ONE_FORM = Duration.ofSeconds(5);
 
     static LedgerLine of(Change change, Words words) {
         return new LedgerLine(
@@ -19,9 +26,42 @@ record LedgerLine(Change change, String subject, String before, String after) {
                 said(change, change.after(), words));
     }
 
+    /** A day as the reader writes days; anything else as it is. */
+    private static String day(String text, Words words) {
+        return DAY.matcher(text).matches() ? words.fullDay(LocalDate.parse(text)) : text;
+    }
+
+    /** Entries of one form make one line where they say the same of several things. */
+    static List<LedgerLine> together(List<Change> changes, Words words) {
+        List<LedgerLine> lines = new ArrayList<>();
+        for (Change change : changes) {
+            LedgerLine line = of(change, words);
+            LedgerLine last = lines.isEmpty() ? null : lines.get(lines.size() - 1);
+            if (last != null && last.saysTheSameAs(line)) {
+                lines.set(
+                        lines.size() - 1,
+                        new LedgerLine(last.change, line.subject + ", " + last.subject, last.before, last.after));
+            } else {
+                lines.add(line);
+            }
+        }
+        return lines;
+    }
+
+    private boolean saysTheSameAs(LedgerLine earlier) {
+        return change.kind() == earlier.change.kind()
+                && change.who().equals(earlier.change.who())
+                && change.why().equals(earlier.change.why())
+                && before.equals(earlier.before)
+                && after.equals(earlier.after)
+                && !subject.equals(earlier.subject)
+                && Duration.between(earlier.change.at(), change.at()).compareTo(ONE_FORM) <= 0;
+    }
+
     /** The parts of what was changed, each by its name. */
     private static List<String> subject(Change change, Words words) {
-        List<String> parts = new ArrayList<>(change.subject());
+        List<String> parts = new ArrayList<>(
+                change.subject().stream().map(part -> day(part, words)).toList());
         if (change.kind().isOfLift()) {
             parts.set(0, words.lift(new Lift(parts.get(0))));
         }
@@ -54,12 +94,12 @@ record LedgerLine(Change change, String subject, String before, String after) {
         return switch (change.kind()) {
             case CURVE -> words.say(curveName(RepCurve.parse(what)), what);
             case SET_CORRECTED -> set(what, words);
-            case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, what);
-            case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, what);
+            case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, day(what, words));
+            case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, day(what, words));
             case ACHE -> words.sayIfAny("tissue." + what, what);
             case ROSTER -> change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : what;
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
-            default -> what;
+            default -> day(what, words);
         };
     }
 

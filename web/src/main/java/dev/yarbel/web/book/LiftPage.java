@@ -51,6 +51,13 @@ record LiftPage(
      */
     record Hanging(String reference, int reps, Mass max, LocalDate since, Mass load, boolean used, long stale) {}
 
+    /** The movement that made the estimate what it is. */
+    public Optional<MaxEstimate.Movement> latest() {
+        return standing.estimate().map(MaxEstimate::movements).stream()
+                .flatMap(List::stream)
+                .reduce((earlier, later) -> later);
+    }
+
     /** A rep max read by every formula. */
     record Reading(RecordedMax max, RepMaxReading reading) {
 

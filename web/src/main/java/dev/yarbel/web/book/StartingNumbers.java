@@ -121,6 +121,24 @@ class StartingNumbers {
         }
     }
 
+    /** A max as it was typed into a field. */
+    record TypedMax(String field, RecordedMax max, MassUnit typedIn) {}
+
+    /**
+     * Sets several maxes down, all of them or none.
+     *
+     * @param meant whether the coach was asked about these loads and stands by them
+     */
+    void maxes(Person coach, LifterCard lifter, List<TypedMax> typed, boolean meant) {
+        for (TypedMax each : typed) {
+            try {
+                max(coach, lifter, each.max(), each.typedIn(), meant);
+            } catch (UnreadableException trouble) {
+                throw trouble.in(each.field());
+            }
+        }
+    }
+
     /** What is far from the last entry is asked about once, never refused. */
     private void askAbout(Mass load, Optional<Mass> last, LifterCard lifter) {
         FarOff.max(load, last).ifPresent(known -> {

@@ -79,7 +79,7 @@ class CurvesTest {
         assertThat(change.kind()).isEqualTo(ChangeKind.CURVE);
         assertThat(change.subject()).containsExactly(Lift.SQUAT.key());
         assertThat(change.before() + ">" + change.after()).isEqualTo("0.0364>mayhew");
-        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+        mvc.perform(get(club.url("/book/decisions")).with(club.asCoach()))
                 .andExpect(content().string(allOf(shows(".num", "one figure, k 0.0364"), shows(".num", "Mayhew"))));
         mvc.perform(get(club.url("/book/curves")).with(club.asCoach()))
                 .andExpect(content().string(containsString("checked=\"checked\"")));

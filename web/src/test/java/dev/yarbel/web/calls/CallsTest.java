@@ -222,7 +222,7 @@ class CallsTest {
                         "205 kg"));
         mvc.perform(get(club.url("/plan")).with(club.asCoach()))
                 .andExpect(content().string(shows(".load", "160 kg")));
-        mvc.perform(get(club.url("/book")).with(club.asLifter()))
+        mvc.perform(get(club.url("/book/decisions")).with(club.asLifter()))
                 .andExpect(content().string(allOf(shows(".ledger", "Call taken"), shows(".ledger", "moved well"))));
         assertThat(queue()).isEmpty();
     }

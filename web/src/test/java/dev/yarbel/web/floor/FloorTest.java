@@ -242,7 +242,7 @@ class FloorTest {
         assertThat(change.kind()).isEqualTo(ChangeKind.SET_CORRECTED);
         assertThat(change.before()).isEqualTo("185 kg x1 8");
         assertThat(change.after()).isEqualTo("180 kg x1 8.5");
-        mvc.perform(get(club.url("/book")).with(club.asLifter()))
+        mvc.perform(get(club.url("/book/decisions")).with(club.asLifter()))
                 .andExpect(content()
                         .string(allOf(
                                 containsString("185 kg × 1, left: two<"),

@@ -233,7 +233,7 @@ class PlanDeskTest extends DeskTesting {
         assertThat(change.kind()).isEqualTo(ChangeKind.BLOCK);
         assertThat(change.before()).isEqualTo("3x5 70%");
         assertThat(change.after()).isEqualTo("3x5 75%");
-        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+        mvc.perform(get(club.url("/book/decisions")).with(club.asCoach()))
                 .andExpect(content().string(shows(".ledger", "Taken back: 1 dose changed")));
     }
 
