@@ -740,6 +740,17 @@ document.addEventListener("click", (event) => {
   reps.dispatchEvent(new Event("input", { bubbles: true }));
 });
 
+// A start that is proposed goes into the field; nothing is logged by it.
+document.addEventListener("click", (event) => {
+  const proposed = event.target.closest("[data-put]");
+  const field = proposed && document.querySelector("form.log input[name=load]");
+  if (field) {
+    field.value = proposed.dataset.put;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    field.focus();
+  }
+});
+
 // ---- what others change
 
 let swapped = 0;

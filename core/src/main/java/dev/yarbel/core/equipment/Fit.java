@@ -1,6 +1,7 @@
 package dev.yarbel.core.equipment;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 
 /**
  * What became of a load that was asked for: the bar as it can be loaded, and where the kit ended, if it did.
@@ -23,5 +24,29 @@ public record Fit(Mass asked, LoadedBar loading, Limit limit) {
 
     public Mass load() {
         return loading.total();
+    }
+
+    /** A difference that a coach did not mean and a lifter should know of; a starting value of ours. */
+    private static final Percent FAR = Percent.of("2.5");
+
+    /** How a load falls short of the one asked for. */
+    public enum Miss {
+        /** It is as near as one can expect. */
+        NONE,
+        /** See {@link Limit#BELOW_THE_BAR}. */
+        BELOW_THE_BAR,
+        /** See {@link Limit#BEYOND_THE_PLATES}. */
+        BEYOND_THE_PLATES,
+        /** The kit has lighter and heavier, but nothing within one part in forty. */
+        BETWEEN
+    }
+
+    /** Whether what can be loaded is another load than the one asked for. */
+    public Miss miss() {
+        return switch (limit) {
+            case BELOW_THE_BAR -> Miss.BELOW_THE_BAR;
+            case BEYOND_THE_PLATES -> Miss.BEYOND_THE_PLATES;
+            case NONE -> asked.distanceTo(load()).isGreaterThan(asked.times(FAR)) ? Miss.BETWEEN : Miss.NONE;
+        };
     }
 }

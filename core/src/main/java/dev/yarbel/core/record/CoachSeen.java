@@ -10,12 +10,18 @@ import java.util.Optional;
  * @param form whether the repetitions were clean
  * @param link where the lift is weak
  * @param note to the lifter, up to {@link SetDetails#LONGEST_NOTE} characters
+ * @param reps which repetitions were clean; empty where that was not looked at one by one
  */
-public record CoachSeen(Optional<Rpe> rating, Optional<Form> form, Optional<WeakLink> link, Optional<String> note) {
+public record CoachSeen(
+        Optional<Rpe> rating,
+        Optional<Form> form,
+        Optional<WeakLink> link,
+        Optional<String> note,
+        Optional<RepsSeen> reps) {
 
     /** No coach said anything. */
     public static final CoachSeen NOTHING =
-            new CoachSeen(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            new CoachSeen(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** How the repetitions looked. */
     public enum Form {
@@ -37,6 +43,12 @@ public record CoachSeen(Optional<Rpe> rating, Optional<Form> form, Optional<Weak
 
     public CoachSeen {
         note.ifPresent(SetDetails::checkNote);
+    }
+
+    /** Only a rating. */
+    public static CoachSeen rated(Rpe rating) {
+        return new CoachSeen(
+                Optional.of(rating), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     public boolean isNothing() {

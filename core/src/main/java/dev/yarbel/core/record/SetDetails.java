@@ -1,9 +1,13 @@
 package dev.yarbel.core.record;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import java.time.Duration;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -22,6 +26,8 @@ import java.util.Set;
  * @param distance how far it went, where it was carried
  * @param modified chains, bands or a helper throughout made the load another one than stood on the bar: it is its own kind
  *     and says nothing of the plain lift
+ * @param setUp figures really used where they were other than on the lifter's card, up to {@link #LONGEST_FIGURE} characters
+ * @param reps which repetitions the lifter found clean; empty when nobody looked
  */
 public record SetDetails(
         int helped,
@@ -34,9 +40,12 @@ public record SetDetails(
         Optional<String> note,
         Optional<Duration> time,
         Optional<Length> distance,
-        boolean modified) {
+        boolean modified,
+        Map<SetUpMeasure, String> setUp,
+        Optional<RepsSeen> reps) {
 
     public static final int LONGEST_NOTE = 500;
+    public static final int LONGEST_FIGURE = 40;
     public static final Duration LONGEST_TIME = Duration.ofHours(2);
 
     /** Nothing more is known. */
@@ -51,7 +60,9 @@ public record SetDetails(
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            false);
+            false,
+            Map.of(),
+            Optional.empty());
 
     /** Why a set was missed. */
     public enum MissedBy {
@@ -59,6 +70,11 @@ public record SetDetails(
         TECHNIQUE,
         GRIP,
         PAIN,
+        SLEEP_OR_STRESS,
+        ILLNESS,
+        KIT_LEFT_OFF,
+        WASTED_SET_UP,
+        STRAIN_AT_WORK,
         /** Lifted, but not by the rules: early on a command, short of depth. */
         CALL
     }
@@ -85,6 +101,14 @@ public record SetDetails(
             }
         });
         worn = worn.map(Worn::inOrder);
+        EnumMap<SetUpMeasure, String> ordered = new EnumMap<>(SetUpMeasure.class);
+        ordered.putAll(setUp);
+        ordered.values().forEach(figure -> {
+            if (figure.isBlank() || figure.length() > LONGEST_FIGURE) {
+                throw new IllegalArgumentException("a figure has up to " + LONGEST_FIGURE + " characters");
+            }
+        });
+        setUp = Collections.unmodifiableMap(ordered);
     }
 
     static void checkNote(String words) {
@@ -99,24 +123,42 @@ public record SetDetails(
      * @throws IllegalArgumentException when they are more than {@link #LONGEST_NOTE} characters, or none
      */
     public SetDetails noted(String words) {
-        return new SetDetails(
-                helped, missedBy, speed, worn, video, partner, coach, Optional.of(words), time, distance, modified);
+        return with(helped, missedBy, speed, coach, Optional.of(words), modified);
     }
 
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
-        return new SetDetails(helped, missedBy, speed, worn, video, partner, other, note, time, distance, modified);
+        return with(helped, missedBy, speed, other, note, modified);
     }
 
     /** The same, missed for this. */
     public SetDetails missed(MissedBy why) {
-        return new SetDetails(
-                helped, Optional.of(why), speed, worn, video, partner, coach, note, time, distance, modified);
+        return with(helped, Optional.of(why), speed, coach, note, modified);
     }
 
     /** The same with the speed of the last repetition. */
     public SetDetails with(BarSpeed measured) {
+        return with(helped, missedBy, Optional.of(measured), coach, note, modified);
+    }
+
+    /** The same with so many repetitions helped. */
+    public SetDetails withHelp(int repetitions) {
+        return with(repetitions, missedBy, speed, coach, note, modified);
+    }
+
+    /** The same with something that made the load another one. */
+    public SetDetails asModified() {
+        return with(helped, missedBy, speed, coach, note, true);
+    }
+
+    private SetDetails with(
+            int help,
+            Optional<MissedBy> why,
+            Optional<BarSpeed> measured,
+            CoachSeen seen,
+            Optional<String> words,
+            boolean another) {
         return new SetDetails(
-                helped, missedBy, Optional.of(measured), worn, video, partner, coach, note, time, distance, modified);
+                help, why, measured, worn, video, partner, seen, words, time, distance, another, setUp, reps);
     }
 }

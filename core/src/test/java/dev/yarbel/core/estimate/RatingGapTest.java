@@ -10,15 +10,13 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class RatingGapTest {
 
     /** A set rated by the lifter and, where that is said, by the coach. */
     private static LiftedSet rated(String own, String seen) {
-        CoachSeen coach = new CoachSeen(
-                Optional.ofNullable(seen).map(Rpe::parse), Optional.empty(), Optional.empty(), Optional.empty());
+        CoachSeen coach = seen == null ? CoachSeen.NOTHING : CoachSeen.rated(Rpe.parse(seen));
         return new LiftedSet(Lift.SQUAT, Mass.ofKg(150), 3, Effort.parse(own), SetDetails.NONE.seenBy(coach));
     }
 

@@ -132,18 +132,7 @@ class LawTest {
     @Test
     void repsThatASpotterHelpedEarnNothing() {
         LiftedSet own = new LiftedSet(Lift.SQUAT, Mass.ofKg(100), 5, new Effort.Rated(Rpe.of(9)));
-        LiftedSet helped = own.with(new SetDetails(
-                2,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                SetDetails.NONE.coach(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                false));
+        LiftedSet helped = own.with(SetDetails.NONE.withHelp(2));
         Step step = after("3x5 last +2.5kg", run("3x5 100kg", 100), Result.of(List.of(own, own, helped)));
         assertThat(step.answer()).isEqualTo(Answer.REPEAT);
         assertThat(step.reasons()).contains(new Reason(Kind.HELPED, 2, 0));

@@ -28,19 +28,9 @@ class BestTest {
     }
 
     private static SetDetails details(int helped, SetDetails.MissedBy why, boolean modified) {
-        SetDetails none = SetDetails.NONE;
-        return new SetDetails(
-                helped,
-                Optional.ofNullable(why),
-                none.speed(),
-                none.worn(),
-                none.video(),
-                none.partner(),
-                none.coach(),
-                none.note(),
-                none.time(),
-                none.distance(),
-                modified);
+        SetDetails helping = SetDetails.NONE.withHelp(helped);
+        SetDetails missing = why == null ? helping : helping.missed(why);
+        return modified ? missing.asModified() : missing;
     }
 
     private static List<Best.PastSet> session(LocalDate on, List<LiftedSet> lifted) {

@@ -141,19 +141,7 @@ class DemandTest {
 
     @Test
     void aSetUpsOwnBestIsReadFromTheLog() {
-        SetDetails none = SetDetails.NONE;
-        SetDetails banded = new SetDetails(
-                0,
-                none.missedBy(),
-                none.speed(),
-                none.worn(),
-                none.video(),
-                none.partner(),
-                none.coach(),
-                none.note(),
-                none.time(),
-                none.distance(),
-                true);
+        SetDetails banded = SetDetails.NONE.asModified();
         LiftedSet triple = new LiftedSet(Lift.SQUAT, Mass.ofKg(140), 3, new Effort.Rated(Rpe.of(9)), banded);
         List<Best.PastSet> past = Best.PastSet.of(
                 LocalDate.of(2026, 3, 2),

@@ -1,10 +1,12 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import jakarta.persistence.Column;
@@ -17,6 +19,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -55,6 +58,13 @@ class DetailColumns {
     private Length distance;
     private boolean modified;
 
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    @Column(columnDefinition = "text[]")
+    private List<String> setUp;
+
+    private String repsSeen;
+    private String coachRepsSeen;
+
     protected DetailColumns() {}
 
     DetailColumns(SetDetails details) {
@@ -72,6 +82,13 @@ class DetailColumns {
         seconds = details.time().map(time -> (int) time.toSeconds()).orElse(null);
         distance = details.distance().orElse(null);
         modified = details.modified();
+        setUp = details.setUp().isEmpty()
+                ? null
+                : details.setUp().entrySet().stream()
+                        .map(figure -> figure.getKey() + " " + figure.getValue())
+                        .toList();
+        repsSeen = details.reps().map(RepsSeen::toString).orElse(null);
+        coachRepsSeen = details.coach().reps().map(RepsSeen::toString).orElse(null);
     }
 
     /** What a row of {@link LogReader} says of a set. */
@@ -95,6 +112,10 @@ class DetailColumns {
         BigDecimal distance = row.getBigDecimal("distance");
         columns.distance = distance == null ? null : Length.of(distance, LengthUnit.CM);
         columns.modified = row.getBoolean("modified");
+        Array setUp = row.getArray("set_up");
+        columns.setUp = setUp == null ? null : List.of((String[]) setUp.getArray());
+        columns.repsSeen = row.getString("reps_seen");
+        columns.coachRepsSeen = row.getString("coach_reps_seen");
         return columns.details();
     }
 
@@ -118,11 +139,22 @@ class DetailColumns {
                         Optional.ofNullable(coachRating).map(Rpe::parse),
                         Optional.ofNullable(coachForm),
                         Optional.ofNullable(coachLink),
-                        Optional.ofNullable(coachNote)),
+                        Optional.ofNullable(coachNote),
+                        Optional.ofNullable(coachRepsSeen).map(RepsSeen::parse)),
                 Optional.ofNullable(note),
                 Optional.ofNullable(seconds).map(Duration::ofSeconds),
                 Optional.ofNullable(distance),
-                modified);
+                modified,
+                figures(),
+                Optional.ofNullable(repsSeen).map(RepsSeen::parse));
+    }
+
+    private Map<SetUpMeasure, String> figures() {
+        return setUp == null
+                ? Map.of()
+                : setUp.stream()
+                        .map(figure -> figure.split(" ", 2))
+                        .collect(Collectors.toMap(figure -> SetUpMeasure.valueOf(figure[0]), figure -> figure[1]));
     }
 
     /** Most sets have nothing more to say, and a long log is read often. */
@@ -140,6 +172,9 @@ class DetailColumns {
                 && note == null
                 && seconds == null
                 && distance == null
+                && setUp == null
+                && repsSeen == null
+                && coachRepsSeen == null
                 && !modified;
     }
 }

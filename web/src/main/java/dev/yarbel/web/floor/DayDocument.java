@@ -1,6 +1,7 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.LookOver;
 import dev.yarbel.web.page.BarDrawing;
@@ -135,8 +136,12 @@ record DayDocument(
      * @param because what moved the load, if anything did: a code; else null
      * @param limit the code of where the kit ended short of the load asked for; else null
      * @param asked the load asked for
+     * @param start where to begin with a lift that nothing is known of; null where there is no such proposal
      */
-    record Bar(Optional<BarDrawing> drawing, Change change, String because, String limit, String asked) {}
+    record Bar(Optional<BarDrawing> drawing, Change change, String because, String limit, String asked, Start start) {}
+
+    /** A load to begin with, taken from another lift. */
+    record Start(String load, String figure, Lift from) {}
 
     /** What to do to the bar: plates to take off and to add on each side; bare when it starts empty. */
     record Change(String off, String on, boolean bare) {}
@@ -197,8 +202,18 @@ record DayDocument(
      * @param timed a time is typed
      * @param choosing the lifter picks the exercise, and has to say which
      * @param count what has to be counted because the dose leaves it open; null where it does not
+     * @param measures what can be set up otherwise than on the card
+     * @param checklist what makes a repetition clean, in words
      */
-    record Bounds(boolean unloaded, boolean unrated, boolean counted, boolean timed, boolean choosing, Count count) {}
+    record Bounds(
+            boolean unloaded,
+            boolean unrated,
+            boolean counted,
+            boolean timed,
+            boolean choosing,
+            Count count,
+            List<SetUpMeasure> measures,
+            String checklist) {}
 
     /**
      * A count that only lifting settles.
@@ -315,5 +330,5 @@ record DayDocument(
     record Review(FloorDay day, List<Seen> sets, String note) {}
 
     /** A set beside what the coach says of it. */
-    record Seen(DoneLine line, Lift lift, String rating, String form, String link, String note) {}
+    record Seen(DoneLine line, Lift lift, String rating, String form, String link, String broken, String note) {}
 }

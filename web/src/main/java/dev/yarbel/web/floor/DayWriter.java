@@ -132,6 +132,9 @@ class DayWriter {
                 coach.rating().map(Rpe::toString).orElse(""),
                 coach.form().map(Enum::name).orElse(""),
                 coach.link().map(Enum::name).orElse(""),
+                coach.reps()
+                        .map(seen -> seen.areClean() ? "0" : seen.toString())
+                        .orElse(""),
                 coach.note().orElse(""));
     }
 

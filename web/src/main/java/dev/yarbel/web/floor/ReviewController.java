@@ -2,11 +2,14 @@ package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Sent;
+import dev.yarbel.web.page.UnreadableException;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -39,6 +42,7 @@ class ReviewController {
             Rpe rating,
             CoachSeen.Form form,
             CoachSeen.WeakLink link,
+            String broken,
             @Size(max = SetDetails.LONGEST_NOTE) String note) {
 
         CoachSeen seen() {
@@ -46,7 +50,17 @@ class ReviewController {
                     Optional.ofNullable(rating),
                     Optional.ofNullable(form),
                     Optional.ofNullable(link),
-                    Optional.ofNullable(note));
+                    Optional.ofNullable(note),
+                    Reading.fieldIfAny("broken", broken, Seen::reps));
+        }
+
+        /** Numbers of broken repetitions; 0 where all were clean. */
+        private static RepsSeen reps(String text) {
+            try {
+                return text.strip().equals("0") ? RepsSeen.CLEAN : RepsSeen.parse(text);
+            } catch (IllegalArgumentException notNumbers) {
+                throw new UnreadableException("review.error.broken");
+            }
         }
     }
 

@@ -33,7 +33,7 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
     private static final int MOST_LIKELY = 7;
 
     /** What can be right in the form of a set. */
-    static DayDocument.Bounds bounds(Task task, Variation variation) {
+    static DayDocument.Bounds bounds(Task task, Variation variation, String checklist) {
         Part part = task.asked().part();
         Work work = part.work();
         boolean warmUp = task.key().warmUp();
@@ -43,7 +43,9 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
                 work.countsReps() || work.isRepsInTime() || isOpen(task),
                 !warmUp && work.isTimed(),
                 isChoosing(task),
-                isOpen(task) ? count(work, task.reps()) : null);
+                isOpen(task) ? count(work, task.reps()) : null,
+                variation.measures(),
+                checklist);
     }
 
     /** Whether only lifting settles how many there are of a set. */

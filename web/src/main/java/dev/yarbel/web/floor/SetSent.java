@@ -1,12 +1,14 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.FormExtras;
@@ -17,7 +19,9 @@ import dev.yarbel.web.page.Words;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -31,6 +35,8 @@ import org.hibernate.validator.constraints.Range;
  * @param correct it was logged before, and this is a correction
  * @param at when it was lifted, in milliseconds of the epoch
  * @param wears the kit worn differs from the plan's, see {@code worn}
+ * @param used figures of the set-up that were other than on the card
+ * @param clean the repetitions were looked at, and all but the {@code broken} ones were clean
  */
 record SetSent(
         String token,
@@ -49,6 +55,9 @@ record SetSent(
         @Size(max = SetDetails.LONGEST_NOTE) String note,
         String time,
         String distance,
+        Map<SetUpMeasure, @Size(max = SetDetails.LONGEST_FIGURE) String> used,
+        Boolean clean,
+        List<@Range(min = 1, max = 100) Integer> broken,
         String confirmed,
         String meant) {
 
@@ -88,7 +97,27 @@ record SetSent(
                 Optional.ofNullable(note),
                 Reading.fieldIfAny("time", time, SetSent::seconds),
                 Reading.fieldIfAny("distance", distance, text -> Reading.length(text, far(unit), NEAREST, FARTHEST)),
-                modified);
+                modified,
+                really(),
+                seen(done));
+    }
+
+    private Map<SetUpMeasure, String> really() {
+        return used == null
+                ? Map.of()
+                : used.entrySet().stream()
+                        .filter(figure ->
+                                figure.getValue() != null && !figure.getValue().isBlank())
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, figure -> figure.getValue().strip()));
+    }
+
+    private Optional<RepsSeen> seen(int done) {
+        List<Integer> those = broken == null ? List.of() : broken;
+        if (those.stream().anyMatch(number -> number > done)) {
+            throw new UnreadableException("set.error.broken", done).in("broken");
+        }
+        return those.isEmpty() && !Boolean.TRUE.equals(clean) ? Optional.empty() : Optional.of(RepsSeen.broken(those));
     }
 
     /** Seconds, or minutes and seconds with a colon. */
@@ -124,7 +153,10 @@ record SetSent(
             String partner,
             String note,
             String time,
-            String distance) {
+            String distance,
+            Map<SetUpMeasure, String> used,
+            boolean clean,
+            Set<String> broken) {
 
         /**
          * What to show in a form: what was typed into it, else what is kept, else what is planned.
@@ -150,7 +182,31 @@ record SetSent(
                             "distance",
                             kept.distance()
                                     .map(gone -> gone.format(far(unit), 1))
-                                    .orElse(way)));
+                                    .orElse(way)),
+                    used(state, name, kept),
+                    state.concerns(name)
+                            ? state.ticked(name, "clean", true)
+                            : kept.reps().filter(RepsSeen::areClean).isPresent(),
+                    broken(state, name, kept));
+        }
+
+        private static Map<SetUpMeasure, String> used(FormState state, String name, SetDetails kept) {
+            Map<SetUpMeasure, String> shown = new EnumMap<>(SetUpMeasure.class);
+            for (SetUpMeasure measure : SetUpMeasure.values()) {
+                String figure =
+                        state.value(name, "used[" + measure + "]", kept.setUp().get(measure));
+                if (!figure.isEmpty()) {
+                    shown.put(measure, figure);
+                }
+            }
+            return shown;
+        }
+
+        private static Set<String> broken(FormState state, String name, SetDetails kept) {
+            String kinds =
+                    kept.reps().map(seen -> seen.toString().replace(' ', ',')).orElse("");
+            return Set.of(state.value(name, "broken", state.concerns(name) ? "" : kinds)
+                    .split(","));
         }
 
         private static String text(Optional<?> value) {
@@ -179,9 +235,20 @@ record SetSent(
         details.time().ifPresent(time -> notes.add(words.say("seconds", String.valueOf(time.toSeconds()))));
         details.video().ifPresent(video -> notes.add(words.say("video." + video)));
         details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));
+        details.setUp()
+                .forEach((measure, figure) ->
+                        notes.add(words.say("special.measure", words.say("set-up." + measure), figure)));
+        details.reps().ifPresent(seen -> notes.add(reps(seen, words)));
         details.worn().ifPresent(kit -> notes.add(words.say("set.wore", kit(kit, words))));
         details.note().ifPresent(notes::add);
         return notes;
+    }
+
+    /** Which repetitions were clean, in words. */
+    static String reps(RepsSeen seen, Words words) {
+        return seen.areClean()
+                ? words.say("reps.clean")
+                : words.say("reps.broken", String.join(", ", seen.toString().split(" ")));
     }
 
     private static String kit(Set<Worn> worn, Words words) {

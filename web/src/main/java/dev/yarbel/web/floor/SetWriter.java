@@ -4,6 +4,7 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.LoadedBar;
+import dev.yarbel.core.lift.Checklist;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -19,6 +20,7 @@ import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.Caution;
 import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.KinStart;
 import dev.yarbel.core.session.LookOver;
 import dev.yarbel.core.session.PutOn;
 import dev.yarbel.core.session.ResolvedLoad;
@@ -125,15 +127,16 @@ class SetWriter {
                     .filter(AvailableLoads::takesPlates)
                     .isPresent());
             Optional<Fit> ended =
-                    slot.now().known().map(ResolvedLoad.Known::fit).filter(fit -> fit.limit() != Fit.Limit.NONE);
+                    slot.now().known().map(ResolvedLoad.Known::fit).filter(fit -> fit.miss() != Fit.Miss.NONE);
             return new DayDocument.Bar(
                     onPlates.map(l -> BarDrawing.of(l, task.before().sharedWith(l.stack()))),
                     onPlates.map(l -> slots.change(task.before(), l, unit)).orElse(null),
                     task.key().warmUp() || task.because() == Because.ASKED
                             ? null
                             : task.because().name(),
-                    ended.map(f -> f.limit().name()).orElse(null),
-                    ended.map(f -> words.load(f.asked(), unit)).orElse(null));
+                    ended.map(f -> f.miss().name()).orElse(null),
+                    ended.map(f -> words.about(f.asked(), unit)).orElse(null),
+                    start(task, slot));
         }
 
         private DayDocument.Work work(Task task, Variation variation) {
@@ -297,7 +300,7 @@ class SetWriter {
             String planned = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
             String load = logged.map(d -> d.set().load())
                     .map(lifted -> lifted.isZero() ? "" : lifted.figure(unit, 2))
-                    .orElse(planned);
+                    .orElseGet(() -> planned.isEmpty() ? usedBefore(task) : planned);
             return new DayDocument.Form(
                     state.value(name, "token", UUID.randomUUID()),
                     state.value(name, "load", load),
@@ -305,8 +308,38 @@ class SetWriter {
                     state.concerns(name)
                             ? state.values().get("effort")
                             : logged.map(d -> d.set().effort().code()).orElse(null),
-                    SetReader.bounds(task, variation),
+                    SetReader.bounds(task, variation, checklist(task)),
                     more(task, name, logged));
+        }
+
+        /** Where nobody can say the load, what was on the bar for the set before; empty where there was none. */
+        private String usedBefore(Task task) {
+            return done.stream()
+                    .filter(d -> !d.task().warmUp()
+                            && d.task().letter().equals(task.key().letter())
+                            && d.set().lift().equals(task.lift())
+                            && d.set().load().isPositive())
+                    .reduce((earlier, later) -> later)
+                    .map(d -> d.set().load().figure(unit, 2))
+                    .orElse("");
+        }
+
+        /** Where to begin with a lift that nothing is known of, until something was lifted of it. */
+        private DayDocument.Start start(Task task, SlotPlan slot) {
+            if (task.key().warmUp() || !usedBefore(task).isEmpty()) {
+                return null;
+            }
+            return KinStart.of(task.asked(), slot.now(), day.plan().resolver())
+                    .map(kin -> new DayDocument.Start(
+                            words.load(kin.load(), unit), kin.load().figure(unit, 2), kin.from()))
+                    .orElse(null);
+        }
+
+        /** What makes a repetition of the lift clean, in words. */
+        private String checklist(Task task) {
+            return Checklist.of(task.lift(), day.plan().standing().catalogue()).stream()
+                    .map(point -> words.say("check." + point))
+                    .collect(Collectors.joining(", "));
         }
 
         /** What stands in the field: what was done, else what is asked for; nothing where only lifting settles it. */

@@ -391,6 +391,7 @@ class SlotWriter {
         List<String> said = new ArrayList<>();
         seen.rating().ifPresent(rating -> said.add(words.say("coach.rating", rating.toString())));
         seen.form().ifPresent(form -> said.add(words.say("form." + form)));
+        seen.reps().ifPresent(reps -> said.add(SetSent.reps(reps, words)));
         seen.link().ifPresent(link -> said.add(words.say("link." + link)));
         seen.note().ifPresent(said::add);
         return said.isEmpty() ? null : String.join("; ", said);

@@ -332,7 +332,7 @@ class Sheet {
                         .map(this::effort)
                         .orElse(null),
                 ofToday(prescription.part(), fit.load(), numbers),
-                fit.limit() == Fit.Limit.NONE ? null : fit.limit().name(),
+                fit.miss() == Fit.Miss.NONE ? null : fit.miss().name(),
                 words.about(fit.asked(), plan.lifter().unit()),
                 null,
                 tint(numbers, Demand.of(prescription, numbers).plain(fit.load())));

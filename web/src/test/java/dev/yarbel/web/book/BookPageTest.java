@@ -80,8 +80,7 @@ class BookPageTest {
     private void lifted(int daysAgo, String own, String seen, int... kg) {
         List<DoneSet> done = new ArrayList<>();
         for (int load : kg) {
-            CoachSeen coach =
-                    new CoachSeen(Optional.of(Rpe.parse(seen)), Optional.empty(), Optional.empty(), Optional.empty());
+            CoachSeen coach = CoachSeen.rated(Rpe.parse(seen));
             done.add(new DoneSet(
                     TaskKey.work("A", done.size() + 1),
                     new LiftedSet(

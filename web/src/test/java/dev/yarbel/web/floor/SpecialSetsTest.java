@@ -1,19 +1,31 @@
 package dev.yarbel.web.floor;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.entry;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.RepsSeen;
+import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.Book;
+import java.util.Set;
 import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -33,6 +45,9 @@ class SpecialSetsTest {
 
     @Autowired
     private JdbcClient jdbc;
+
+    @Autowired
+    private Book book;
 
     private Document card(TestClub club, String task) throws Exception {
         return Jsoup.parse(
@@ -167,5 +182,175 @@ class SpecialSetsTest {
                 .getResponse();
         assertThat(Jsoup.parse(refused.getContentAsString()).select(".now .bad").text())
                 .contains(words);
+    }
+
+    // ---- what was really done
+
+    @Test
+    void whatWasSetUpOtherwiseAndWhichRepsBrokeIsKeptAndSaid() throws Exception {
+        TestClub club = clubs.club("squat 3x5 100kg");
+        Document card = card(club, "A.1");
+        assertThat(card.select(".now input[name='used[STANCE]']")).hasSize(1);
+        assertThat(card.select(".now input[name=broken]")).hasSize(5);
+        assertThat(log(club, "5", "used[STANCE]", "50 cm", "used[RACK_HEIGHT]", " ", "broken", "4", "broken", "5")
+                        .getStatus())
+                .isEqualTo(302);
+        var details =
+                club.plan().session(0, 1).orElseThrow().sets().get(0).set().details();
+        assertThat(details.setUp()).containsExactly(entry(SetUpMeasure.STANCE, "50 cm"));
+        assertThat(details.reps()).contains(RepsSeen.parse("4 5"));
+        assertThat(card(club, "A.2").select(".slots").text()).contains("Stance: 50 cm", "broken: rep 4, 5");
+        // what was said stands in its form again
+        Document again = card(club, "A.1");
+        assertThat(again.select(".now input[name='used[STANCE]']").val()).isEqualTo("50 cm");
+        assertThat(again.select(".now input[name=broken][checked]").eachAttr("value"))
+                .containsExactly("4", "5");
+    }
+
+    @Test
+    void nobodyWhoDidNotLookSaysThatRepsWereClean() throws Exception {
+        TestClub club = clubs.club("squat 3x5 100kg");
+        log(club, "5");
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .details()
+                        .reps())
+                .isEmpty();
+        TestClub other = clubs.club("squat 3x5 100kg");
+        log(other, "5", "clean", "true");
+        assertThat(other.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .details()
+                        .reps())
+                .contains(RepsSeen.CLEAN);
+    }
+
+    @Test
+    void aRepThatWasNotMadeCannotHaveBroken() throws Exception {
+        TestClub club = clubs.club("squat 3x3 100kg");
+        MockHttpServletResponse refused = log(club, "3", "broken", "5");
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(Jsoup.parse(refused.getContentAsString()).select(".now .bad").text())
+                .contains("Only 3 reps were made.");
+    }
+
+    @ParameterizedTest
+    @EnumSource(SetDetails.MissedBy.class)
+    void everyReasonForAMissIsOfferedAndKept(SetDetails.MissedBy why) throws Exception {
+        TestClub club = clubs.club("squat 3x5 100kg");
+        assertThat(card(club, "A.1").select(".now select[name=why] option").eachAttr("value"))
+                .contains(why.name());
+        mvc.perform(post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "A.1")
+                .param("token", "" + UUID.randomUUID())
+                .param("load", "100")
+                .param("reps", "3")
+                .param("effort", "missed")
+                .param("why", why.name()));
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .details()
+                        .missedBy())
+                .contains(why);
+    }
+
+    @Test
+    void theCoachMarksBrokenRepsOneByOne() throws Exception {
+        TestClub club = clubs.club("squat 3x5 100kg");
+        log(club, "5");
+        MockHttpServletRequestBuilder seen = post(club.url("/floor/review/sets"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "A.1");
+        mvc.perform(seen.param("broken", "3, 5"));
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .details()
+                        .coach()
+                        .reps())
+                .contains(RepsSeen.parse("3 5"));
+        Document page = Jsoup.parse(
+                mvc.perform(get(club.url("/floor/review?day=0&week=1")).with(club.asCoach()))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString());
+        assertThat(page.select("input[name=broken]").val()).isEqualTo("3 5");
+        MockHttpServletRequestBuilder wrong = post(club.url("/floor/review/sets"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "A.1")
+                .param("broken", "some");
+        assertThat(mvc.perform(wrong).andReturn().getResponse().getStatus()).isEqualTo(422);
+    }
+
+    // ---- the coach's figure, and a start where there is none
+
+    @Test
+    void theFigureTheCoachWroteStaysInSightWhereTheGymMakesAnother() throws Exception {
+        // collars or not, no pair of plates makes 41.2 kg of a 20 kg bar
+        Document card = card(clubs.club("squat 3x5 41.2kg"), "A.1");
+        assertThat(card.select(".now .watch").text()).contains("The plan asks for 41.2 kg; this is the nearest");
+        assertThat(card(clubs.club("squat 3x5 100kg"), "A.1")
+                        .select(".now .watch")
+                        .text())
+                .doesNotContain("nearest");
+    }
+
+    @Test
+    void withoutANumberTheCardProposesAStartAndCarriesOnWhatWasUsed() throws Exception {
+        TestClub club = clubs.club("front-squat 3x5 100kg", "deadlift 3x5 @8");
+        book.setDown(
+                club.coach,
+                club.lifter,
+                new RecordedMax(
+                        new Lift("romanian-deadlift"),
+                        RecordedMax.Kind.TESTED,
+                        Mass.ofKg(140),
+                        1,
+                        TestSettings.TODAY.minusDays(7),
+                        Set.of(),
+                        ""),
+                MassUnit.KG);
+        Document card = card(club, "B.1");
+        assertThat(card.select(".now .kinstart").text()).contains("By your Romanian deadlift");
+        assertThat(card.select(".now input[name=load]").val())
+                .as("proposed, never filled in")
+                .isEmpty();
+        String start = card.select(".now [data-put]").attr("data-put");
+        mvc.perform(post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "B.1")
+                .param("token", "" + UUID.randomUUID())
+                .param("load", start)
+                .param("reps", "5")
+                .param("effort", "7"));
+        assertThat(card(club, "B.2").select(".now input[name=load]").val()).isEqualTo(start);
     }
 }
