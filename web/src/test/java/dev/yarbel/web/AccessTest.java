@@ -190,6 +190,8 @@ class AccessTest {
             entry("POST /plan/templates/{template}/restore", May.COACHES_OF_THE_CLUB),
             entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/aches", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/words", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/side/words", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/before", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/why", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/slots/{letter}", May.LIFTER_AND_COACH),
@@ -262,6 +264,8 @@ class AccessTest {
                     Map.of("task", "", "lift", "squat", "load", "100", "reps", "5", "effort", "8")),
             entry("POST /lifters/{id}/floor/sets", Map.of("load", "150", "reps", "5", "effort", "8", "task", "C.1")),
             entry("POST /lifters/{id}/floor/side", Map.of("load", "150")),
+            entry("POST /lifters/{id}/floor/side/words", Map.of("words", "Rest longer")),
+            entry("POST /lifters/{id}/floor/words", Map.of("words", "Belt off?")),
             entry("POST /lifters/{id}/plan/change", Map.of("kind", "WEEK_INSERT", "week", "2")),
             entry(
                     "GET /lifters/{id}/plan/new/preview",

@@ -143,7 +143,8 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 "/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**", "/live/**")
                         .hasRole("COACH")
-                        .requestMatchers("/lifters/*/floor/review/**", "/lifters/*/floor/side", "/lifters/*/book/maxes")
+                        .requestMatchers(
+                                "/lifters/*/floor/review/**", "/lifters/*/floor/side/**", "/lifters/*/book/maxes")
                         .hasRole("COACH")
                         .requestMatchers(
                                 HttpMethod.POST,

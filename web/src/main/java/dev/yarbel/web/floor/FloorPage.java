@@ -10,6 +10,7 @@ import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
 import java.time.Clock;
 import java.util.List;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
@@ -26,14 +27,23 @@ class FloorPage {
     private final Book book;
     private final Strips strips;
     private final SpeedSensors sensors;
+    private final FloorWords spoken;
     private final Clock clock;
 
-    FloorPage(FloorDays days, DayWriter writer, Book book, Strips strips, SpeedSensors sensors, Clock clock) {
+    FloorPage(
+            FloorDays days,
+            DayWriter writer,
+            Book book,
+            Strips strips,
+            SpeedSensors sensors,
+            FloorWords spoken,
+            Clock clock) {
         this.days = days;
         this.writer = writer;
         this.book = book;
         this.strips = strips;
         this.sensors = sensors;
+        this.spoken = spoken;
         this.clock = clock;
     }
 
@@ -47,6 +57,8 @@ class FloorPage {
                 .addObject("catalogue", floor.plan().standing().catalogue())
                 .addObject("cards", book.setUpCards(floor.plan().lifter()))
                 .addObject("choices", CHOICES)
+                .addObject("said", spoken.lately(floor.plan().lifter()))
+                .addObject("token", UUID.randomUUID())
                 .addObject(
                         "speeds",
                         floor.finished() || !htmx.asks() && floor.log().isEmpty()

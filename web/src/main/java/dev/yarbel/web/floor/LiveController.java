@@ -19,6 +19,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,39 +44,41 @@ class LiveController {
     private static final Duration ON_THE_FLOOR = Duration.ofHours(6);
 
     private final Roster roster;
-    private final FloorDays days;
     private final Sessions sessions;
-    private final DayWriter writer;
+    private final FloorWords spoken;
+    private final LiveSide side;
     private final Listeners listeners;
     private final Access access;
     private final Clock clock;
 
     LiveController(
             Roster roster,
-            FloorDays days,
             Sessions sessions,
-            DayWriter writer,
+            FloorWords spoken,
+            LiveSide side,
             Listeners listeners,
             Access access,
             Clock clock) {
         this.roster = roster;
-        this.days = days;
         this.sessions = sessions;
-        this.writer = writer;
+        this.spoken = spoken;
+        this.side = side;
         this.listeners = listeners;
         this.access = access;
         this.clock = clock;
     }
 
     /**
-     * The coach's lifters who are lifting, side by side, and whoever else was chosen.
+     * The coach's lifters who are lifting or wait for an answer, side by side, and whoever else was chosen.
      *
      * @param lifter those to show besides
      */
     @GetMapping("/live")
     String live(@AuthenticationPrincipal Person person, @RequestParam Optional<Set<Long>> lifter, Model model) {
         List<LifterCard> all = roster.lifters(person);
-        Set<Long> lifting = sessions.begunSince(person.clubId(), clock.instant().minus(ON_THE_FLOOR));
+        Set<Long> lifting = new HashSet<>(
+                sessions.begunSince(person.clubId(), clock.instant().minus(ON_THE_FLOOR)));
+        all.stream().filter(spoken::isAsking).map(LifterCard::id).forEach(lifting::add);
         Set<Long> chosen = lifter.orElse(Set.of());
         Map<Boolean, List<LifterCard>> shown = all.stream()
                 .collect(Collectors.partitioningBy(card -> lifting.contains(card.id()) || chosen.contains(card.id())));
@@ -115,7 +118,7 @@ class LiveController {
     /** One lifter's side of it. */
     @GetMapping("/lifters/{id}/floor/side")
     ModelAndView side(LifterCard lifter, Optional<FloorDay> floor) {
-        return side(lifter, floor, FormState.NONE);
+        return side.of(lifter, floor, FormState.NONE);
     }
 
     /**
@@ -131,7 +134,7 @@ class LiveController {
     ModelAndView give(@AuthenticationPrincipal Person person, FloorDay floor, Sent<Given> sent) {
         LifterCard lifter = floor.plan().lifter();
         return sent.answer(
-                "side-" + lifter.id(),
+                LiveSide.form(lifter),
                 given -> {
                     sessions.amend(
                             person,
@@ -142,9 +145,9 @@ class LiveController {
                             change(floor, given),
                             Optional.empty(),
                             floor.asked());
-                    return side(lifter, days.find(person, lifter, Optional.empty(), Optional.empty()), FormState.NONE);
+                    return side.of(person, lifter, FormState.NONE);
                 },
-                state -> side(lifter, days.find(person, lifter, Optional.empty(), Optional.empty()), state));
+                state -> side.of(person, lifter, state));
     }
 
     private static Amendment change(FloorDay floor, Given given) {
@@ -169,15 +172,5 @@ class LiveController {
     private static Amendment atLoad(FloorDay floor, Task now, int set, String text) {
         MassUnit unit = floor.plan().lifter().unit();
         return new Amendment.AtLoad(now.key().letter(), set, Reading.mass(text, unit), Reading.unit(text, unit));
-    }
-
-    private ModelAndView side(LifterCard lifter, Optional<FloorDay> floor, FormState state) {
-        return new ModelAndView("floor/live :: side")
-                .addObject("lifter", lifter)
-                .addObject("state", state)
-                .addObject(
-                        "floor",
-                        floor.map(day -> writer.write(day, Focus.NEXT, FormState.NONE))
-                                .orElse(null));
     }
 }

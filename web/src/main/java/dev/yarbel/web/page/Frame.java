@@ -46,6 +46,13 @@ public final class Frame {
         return open().getOrDefault(lifterId, 0L);
     }
 
+    /** How many of the coach's lifters asked something on the floor and wait for an answer. */
+    public long waitingQuestions() {
+        return person.isCoach()
+                ? choices().stream().filter(LifterChooser.Choice::asks).count()
+                : 0;
+    }
+
     private Map<Long, Long> open() {
         if (open == null) {
             open = person.isCoach()

@@ -58,6 +58,9 @@ class Lifter {
     @Enumerated(EnumType.STRING)
     Sport sport;
 
+    Instant wordsAt;
+    boolean wordsWaiting;
+
     String weightClass;
     Integer days;
     Integer minutes;
@@ -190,6 +193,8 @@ class Lifter {
                 beforeSession == AskedBefore.YES,
                 breath == Breath.GASPS,
                 demand(),
+                Optional.ofNullable(wordsAt),
+                wordsWaiting,
                 archivedAt != null);
     }
 

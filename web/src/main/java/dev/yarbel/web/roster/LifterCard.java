@@ -12,6 +12,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.Demand;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +33,8 @@ import java.util.Optional;
  * @param askedBefore they are asked how they are before a session
  * @param demand what makes a load heavier than it is for them
  * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
+ * @param wordsAt when words were last said between them and a coach while they lifted
+ * @param wordsWaiting those were theirs, and they wait for an answer
  */
 public record LifterCard(
         long id,
@@ -55,6 +58,8 @@ public record LifterCard(
         boolean askedBefore,
         boolean soonOutOfBreath,
         Demand.Figures demand,
+        Optional<Instant> wordsAt,
+        boolean wordsWaiting,
         boolean archived) {
 
     public LifterCard {
@@ -64,6 +69,16 @@ public record LifterCard(
     /** The open aches that a lift loads. */
     public List<Ache> aching(Lift lift, Catalogue catalogue) {
         return aches.stream().filter(ache -> ache.isLoadedBy(lift, catalogue)).toList();
+    }
+
+    /** Whether words were said with them since then. */
+    public boolean spokeSince(Instant since) {
+        return wordsAt.filter(at -> at.isAfter(since)).isPresent();
+    }
+
+    /** Whether they asked something since then and wait for an answer. */
+    public boolean asksSince(Instant since) {
+        return wordsWaiting && spokeSince(since);
     }
 
     /** Whether they may still be under eighteen. */

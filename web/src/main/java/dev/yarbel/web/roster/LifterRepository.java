@@ -1,9 +1,11 @@
 package dev.yarbel.web.roster;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -47,4 +49,8 @@ interface LifterRepository extends Repository<Lifter, Long> {
     Lifter save(Lifter lifter);
 
     long countByClubIdAndCoachIdAndArchivedAtIsNull(long clubId, long coachId);
+
+    @Modifying
+    @Query("update Lifter l set l.wordsAt = :at, l.wordsWaiting = :waits where l.clubId = :clubId and l.id = :id")
+    void spoke(long clubId, long id, Instant at, boolean waits);
 }

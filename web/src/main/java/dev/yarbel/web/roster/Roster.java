@@ -14,6 +14,8 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -35,6 +37,9 @@ public class Roster implements LifterChooser, CoachedLifters {
 
     /** Lifters on one page of the list. */
     static final int PAGE = 100;
+
+    /** Words on the floor are over after so long. */
+    public static final Duration WORDS_LAST = Duration.ofHours(18);
 
     private final LifterRepository lifters;
     private final AcheRepository aches;
@@ -185,8 +190,14 @@ public class Roster implements LifterChooser, CoachedLifters {
     @Override
     public List<Choice> choices(Person person) {
         return lifters(person).stream()
-                .map(card -> new Choice(card.id(), card.name()))
+                .map(card -> new Choice(
+                        card.id(), card.name(), card.asksSince(clock.instant().minus(WORDS_LAST))))
                 .toList();
+    }
+
+    /** Notes that words were said between a lifter and a coach, and whether the lifter waits for an answer. */
+    public void spoke(LifterCard lifter, Instant at, boolean waits) {
+        lifters.spoke(lifter.clubId(), lifter.id(), at, waits);
     }
 
     /** What lifters of a club are called, without those archived. */
