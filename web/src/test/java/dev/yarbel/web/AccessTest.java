@@ -189,6 +189,7 @@ class AccessTest {
             entry("POST /plan/templates/{template}/remove", May.COACHES_OF_THE_CLUB),
             entry("POST /plan/templates/{template}/restore", May.COACHES_OF_THE_CLUB),
             entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/home", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/aches", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/words", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/side/words", May.THEIR_COACH),

@@ -71,6 +71,7 @@ class PageCostTest {
             base + "/book/curves",
             base + "/book/lifts",
             base + "/book/lifts/squat",
+            base + "/home",
             base + "/profile",
             base + "/gyms"
         }) {

@@ -55,12 +55,12 @@ class RosterController {
         this.clock = clock;
     }
 
-    /** Everyone starts where their work is: a coach at the lifters, a lifter on the floor. */
+    /** Everyone starts where their work is: a coach at the lifters, a lifter at home, or with today's session. */
     @GetMapping("/")
     String home(@AuthenticationPrincipal Person person) {
         return person.isCoach()
                 ? "redirect:/lifters"
-                : "redirect:/lifters/" + person.lifterId().orElseThrow() + "/floor";
+                : "redirect:/lifters/" + person.lifterId().orElseThrow() + "/home?now=true";
     }
 
     /**

@@ -148,6 +148,8 @@ class SignInTest {
         for (String page : new String[] {"/calls", "/lifters", club.url("/plan")}) {
             mvc.perform(get(page).with(club.asLifter())).andExpect(status().isForbidden());
         }
-        mvc.perform(get("/").with(club.asLifter())).andExpect(redirectedUrl(club.url("/floor")));
+        mvc.perform(get("/").with(club.asLifter())).andExpect(redirectedUrl(club.url("/home?now=true")));
+        // there is a session today
+        mvc.perform(get(club.url("/home?now=true")).with(club.asLifter())).andExpect(redirectedUrl(club.url("/floor")));
     }
 }

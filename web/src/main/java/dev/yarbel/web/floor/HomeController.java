@@ -1,0 +1,61 @@
+package dev.yarbel.web.floor;
+
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.LifterRecord;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Where a lifter looks first: today, the week, own numbers, what the coach said, and where to turn when something hurts. */
+@Controller
+class HomeController {
+
+    private final Blocks blocks;
+    private final Book book;
+    private final FloorWords spoken;
+    private final Clock clock;
+
+    HomeController(Blocks blocks, Book book, FloorWords spoken, Clock clock) {
+        this.blocks = blocks;
+        this.book = book;
+        this.spoken = spoken;
+        this.clock = clock;
+    }
+
+    /**
+     * A lifter's home.
+     *
+     * @param now whether it is opened to train: then a session of today is opened instead
+     */
+    @GetMapping("/lifters/{id}/home")
+    ModelAndView show(
+            @AuthenticationPrincipal Person person,
+            LifterCard lifter,
+            @RequestParam(defaultValue = "false") boolean now) {
+        Optional<LifterBlock> plan = blocks.onFloor(lifter, person.zone());
+        LifterRecord standing = plan.map(LifterBlock::standing).orElseGet(() -> book.standing(lifter));
+        LocalDate today = LocalDate.ofInstant(clock.instant(), person.zone());
+        HomeView home = HomeView.of(plan, standing, today);
+        if (now && home.isForToday(today)) {
+            return new ModelAndView("redirect:/lifters/" + lifter.id() + "/floor");
+        }
+        return new ModelAndView("floor/home")
+                .addObject("lifter", lifter)
+                .addObject("plan", plan.orElse(null))
+                .addObject("home", home)
+                .addObject("said", spoken.lately(lifter))
+                .addObject("places", Tissue.values())
+                .addObject("aches", lifter.aches())
+                .addObject("today", today);
+    }
+}
