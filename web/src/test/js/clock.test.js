@@ -54,6 +54,18 @@ test("a rest counts from the moment it began, whatever happened in between", () 
   assert.equal(bar.hidden, true, "forgotten");
 });
 
+test("while a set is timed no rest is shown beside its clock", () => {
+  clock.rest(180);
+  work("density", { seconds: 600, gap: 30, goal: 10 });
+  clock.show();
+  assert.equal(bar.hidden, false);
+  press("start");
+  clock.rest(60);
+  assert.equal(bar.hidden, true);
+  press("stop");
+  assert.equal(bar.hidden, false);
+});
+
 test("a rest of one day is none of another's, and a skipped one is over", () => {
   clock.rest(180);
   document.getElementById("floor").dataset.planned = "8";

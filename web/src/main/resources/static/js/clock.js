@@ -96,8 +96,9 @@ function resting() {
   return known && known.seconds > 0 && Date.now() - known.from < FORGOTTEN ? known : null;
 }
 
-function showRest() {
-  const now = floor().dataset.finished === "true" ? null : resting();
+// A rest is shown while no other clock runs: one at a time, the one that matters.
+function showRest(others) {
+  const now = others || floor().dataset.finished === "true" ? null : resting();
   restbar.hidden = !now;
   if (!now) {
     return false;
@@ -264,7 +265,8 @@ export function show() {
   if (!restbar || !floor()) {
     return;
   }
-  const some = [showRest(), showWork(), showBeat()].some(Boolean);
+  const others = [showWork(), showBeat()].some(Boolean);
+  const some = showRest(others) || others;
   const button = restbar.querySelector("[data-clock=silence]");
   button.setAttribute("aria-pressed", String(silent()));
   if (some && !ticking) {

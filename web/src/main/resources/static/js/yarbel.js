@@ -347,6 +347,25 @@
     });
   }
 
+  // Pages that a phone kept for somebody else are gone once another person is signed in on it.
+  var account = document.body.dataset.account;
+  if (account && window.caches) {
+    window.caches.keys().then(function (names) {
+      names.filter(function (name) {
+        return name.indexOf("yarbel-pages-") === 0 && !name.endsWith("-" + account);
+      }).forEach(function (name) { window.caches.delete(name); });
+    }, function () { /* a phone that keeps nothing has nothing to forget */ });
+  }
+  // Whoever opens Yarbel with sets that were not sent yet is led to where they are sent.
+  var waits = document.querySelector("[data-unsent-to]");
+  if (waits && window.indexedDB) {
+    unsent(function (some) {
+      if (some) {
+        window.location.replace(waits.dataset.unsentTo);
+      }
+    });
+  }
+
   // What could not be sent is said where the person is looking; what was typed stays.
   document.addEventListener("htmx:sendError", function () {
     say(document.body.dataset.lineDown);

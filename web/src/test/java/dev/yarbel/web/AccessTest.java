@@ -186,6 +186,7 @@ class AccessTest {
             entry("GET /lifters/{id}/plan/print/overview.pdf", May.THEIR_COACH),
             entry("GET /plan/templates", May.ANY_COACH),
             entry("GET /plan/doses", May.ANY_COACH),
+            entry("GET /how", May.WHOEVER_SIGNED_IN),
             entry("POST /plan/templates/{template}/remove", May.COACHES_OF_THE_CLUB),
             entry("POST /plan/templates/{template}/restore", May.COACHES_OF_THE_CLUB),
             entry("GET /lifters/{id}/floor", May.LIFTER_AND_COACH),

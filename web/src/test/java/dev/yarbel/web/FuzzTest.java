@@ -158,6 +158,10 @@ class FuzzTest {
                 "/kit/ledger",
                 club.url("/book"),
                 club.url("/book/curves"),
+                club.url("/book/maxes"),
+                club.url("/book/decisions?about=PLAN"),
+                club.url("/plan/print"),
+                club.url("/floor/side"),
                 club.url("/book/lifts"),
                 club.url("/book/lifts/squat"),
                 club.url("/book/lifts/front-squat"),
@@ -184,6 +188,7 @@ class FuzzTest {
             collect(coach, page, forms);
         }
         collect(club.asLifter(), club.url("/floor?day=0&week=1"), forms);
+        collect(club.asLifter(), club.url("/home"), forms);
         collect(club.asLifter(), club.url("/profile"), forms);
         collect(club.asHeadCoach(), "/club", forms);
         collect(club.asHeadCoach(), "/lifters?whole=true", forms);

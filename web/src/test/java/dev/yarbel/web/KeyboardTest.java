@@ -235,6 +235,12 @@ class KeyboardTest {
                 club.url("/plan/blocks"),
                 club.url("/plan/whole"),
                 club.url("/plan?in=2"),
+                club.url("/plan/print"),
+                club.url("/book"),
+                club.url("/book/maxes"),
+                club.url("/book/decisions"),
+                club.url("/home"),
+                "/how",
                 club.url("/plan/new")
             }) {
                 browser.open(page);

@@ -232,4 +232,62 @@ class TakingOnTest {
         browser.click(".undo button");
         browser.waitFor(d -> browser.all(".bars input[value='Yoke']").size() == 1);
     }
+
+    /** What a coach does with hand and keys. */
+    private int interactions;
+
+    private void click(String css) {
+        interactions++;
+        browser.click(css);
+    }
+
+    private void type(String css, String text) {
+        interactions++;
+        browser.type(css, text);
+    }
+
+    private void pick(String css, String words) {
+        interactions++;
+        choose(css, words);
+    }
+
+    @Test
+    void aNewLifterHasABlockInFewerThanSixtyInteractions() {
+        browser.open("/lifters");
+        click(".takeon summary");
+        type(".takeon input[name=name]", "Nela Varga");
+        pick(".takeon select[name=unit]", "kg");
+        pick(".takeon select[name=gym]", "Gym");
+        click(".takeon button[type=submit]");
+        browser.waitForText("h1", "Nela Varga");
+        for (HealthQuestion question : HealthQuestion.values()) {
+            click("#health input[value=no][name='answers[" + question + "]']");
+        }
+        browser.waitForText("#health", "Every answer is no.");
+        // a page that is empty says the one next thing to do
+        click(".rooms a[href$='/plan']");
+        browser.waitForText("main", "First the maxes");
+        click("main a[href$='/book/maxes']");
+        type("input[name='load[squat]']", "160");
+        type("input[name='load[bench-press]']", "105");
+        type("input[name='load[deadlift]']", "190");
+        browser.assertSound();
+        click("main form button[type=submit]");
+        browser.waitForText("main h2", "The lifts as they stand");
+        click(".rooms a[href$='/plan']");
+        browser.waitForText("main", "Then a block");
+        browser.assertSound();
+        click("main a[href$='/plan/new']");
+        browser.waitForText("#drawn", "not kept yet");
+        type("#draw input[name=weeks]", "8");
+        interactions++;
+        browser.press(Keys.TAB);
+        browser.waitFor(d -> browser.all("#drawn .whole thead th").size() == 9 ? true : null);
+        assertThat(browser.text("#drawn .whole")).contains("Squat", "Bench press", "Deadlift");
+        click("#drawn button[name=keep]");
+        browser.waitFor(d -> browser.find("#grid textarea.dose"));
+        // kept with loads that the gym makes
+        assertThat(browser.text("#grid")).contains("kg");
+        assertThat(interactions).isLessThan(60);
+    }
 }

@@ -114,14 +114,15 @@ public record Gym(
     }
 
     /**
-     * The loads a lift can be done with here; empty when there is nothing for it. Of several bars of a kind, the one kept
+     * The loads a lift can be done with here; empty when there is nothing for it, and for whatever takes plates while none
+     * are set down: a bar alone would make every load its own mass. Of several bars of a kind, the one kept
      * for the lift stands, else the first that is not kept for another.
      *
      * @param loaders works out what a kit can load, or has it ready
      */
     public Optional<AvailableLoads> loads(Need need, Function<BarKit, BarLoads> loaders) {
         return switch (need.implement().made()) {
-            case PLATES -> holder(need).map(holder -> loaders.apply(kit(holder)));
+            case PLATES -> awaitsPlates() ? Optional.empty() : holder(need).map(holder -> loaders.apply(kit(holder)));
             case PIECES -> pieces(need.implement());
             case STACK ->
                 stacks.stream()
@@ -130,6 +131,11 @@ public record Gym(
                         .map(Stack::loads);
             case FREELY -> Optional.of(hasPoundsAlone() ? ON_A_BELT_IN_LB : ON_A_BELT);
         };
+    }
+
+    /** Whether there is something that takes plates, and no plates are set down yet. */
+    public boolean awaitsPlates() {
+        return !holders.isEmpty() && plates.values().stream().allMatch(count -> count == 0);
     }
 
     private static AvailableLoads onABelt(Mass step, Mass most) {

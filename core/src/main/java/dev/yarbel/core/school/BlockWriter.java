@@ -151,6 +151,7 @@ public final class BlockWriter {
                 alike.size(),
                 toContest ? Optional.of(out) : Optional.empty(),
                 wanted.weakPoint(),
+                wanted.assistance(),
                 stretch > 0,
                 request);
     }

@@ -30,6 +30,7 @@ import java.util.function.IntFunction;
  * @param of how many those are
  * @param daysToContest days from the first session of each training week to the contest; empty where there is none
  * @param weakPoint what its assistance should answer first
+ * @param mostAssistance the most exercises beside a session; empty: as the school has it
  * @param anew whether it follows a contest, and begins where the school begins however short it is
  */
 record ProgressionRequest(
@@ -42,6 +43,7 @@ record ProgressionRequest(
         int of,
         Optional<List<Integer>> daysToContest,
         Optional<WeakPoint> weakPoint,
+        Optional<Integer> mostAssistance,
         boolean anew,
         BlockRequest block) {
 
@@ -198,7 +200,7 @@ record ProgressionRequest(
                 candidate -> block.has(candidate)
                         && !candidate.equals(lift)
                         && !block.lifts().containsKey(candidate),
-                doses.size());
+                Math.min(doses.size(), mostAssistance.orElse(doses.size())));
         List<LiftProgression> strands = new ArrayList<>();
         for (int i = 0; i < choices.size(); i++) {
             strands.add(new LiftProgression(

@@ -6,7 +6,7 @@ import java.time.Duration;
 
 /**
  * The rest after a set. Where a dose says nothing, sets of one to three are taken to rest three minutes, of four to six two
- * and a half, of seven to nine two, above that one and a half; speed work rests one, and what is not counted in repetitions
+ * and a half, of seven to nine two, above that one and a half; speed work rests one, rounds of a cluster three, and what is not counted in repetitions
  * two. All of these are starting values of ours.
  */
 public final class Rest {
@@ -21,6 +21,9 @@ public final class Rest {
     private static long usual(Part part) {
         if (part.is(SetModifier.SPEED)) {
             return 60;
+        }
+        if (part.work().clusters().isPresent()) {
+            return 180;
         }
         if (!part.work().countsReps()) {
             return 120;

@@ -127,4 +127,24 @@ class GymTest {
         assertThatThrownBy(() -> new Stack("", "curl", Mass.ofKg(1), Mass.of("0.1", MassUnit.KG), Mass.ofKg(100)))
                 .hasMessageContaining("steps");
     }
+
+    @Test
+    void aBarWithPlatesToComeMakesNoLoads() {
+        Need squat = new Need(Implement.BARBELL, "squat", false);
+        Gym atHome = new Gym(
+                "At home",
+                Mass.ZERO,
+                Map.of(),
+                List.of(new Holder(Implement.BARBELL, "bar", Mass.ofKg(20), Optional.empty(), true)),
+                List.of(),
+                List.of());
+        assertThat(atHome.awaitsPlates()).isTrue();
+        assertThat(atHome.loads(squat, BarLoads::of)).isEmpty();
+        Gym stocked = new Gym("At home", Mass.ZERO, Map.of(TWENTY, 2), atHome.holders(), List.of(), List.of());
+        assertThat(stocked.awaitsPlates()).isFalse();
+        assertThat(stocked.loads(squat, BarLoads::of)).isPresent();
+        // where nothing takes plates, none are missed
+        assertThat(new Gym("Park", Mass.ZERO, Map.of(), List.of(), List.of(), List.of()).awaitsPlates())
+                .isFalse();
+    }
 }

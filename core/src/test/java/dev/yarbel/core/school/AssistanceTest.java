@@ -83,4 +83,25 @@ class AssistanceTest {
                 .toList();
         assertThat(purposes).contains("TRICEPS");
     }
+
+    @ParameterizedTest
+    @EnumSource(School.class)
+    void noMoreAssistanceStandsBesideASessionThanIsWanted(School school) {
+        Lift lift = school == School.EVENTS ? new Lift("log-press") : Lift.BENCH_PRESS;
+        int none = slots(lift, LiftRequest.of(school).withAssistance(0));
+        int one = slots(lift, LiftRequest.of(school).withAssistance(1));
+        int usual = slots(lift, LiftRequest.of(school));
+        assertThat(none).isLessThan(one);
+        assertThat(one).isLessThanOrEqualTo(usual);
+        assertThat(slots(lift, LiftRequest.of(school).withAssistance(3))).isEqualTo(usual);
+    }
+
+    private static int slots(Lift lift, LiftRequest wanted) {
+        return Drawings.draw(
+                        Drawings.request(Map.of(lift, wanted), wanted.school().leastWeeks(), List.of(0, 2, 4), 0))
+                .days()
+                .stream()
+                .mapToInt(day -> day.slots().size())
+                .sum();
+    }
 }

@@ -202,6 +202,7 @@ record DayDocument(
      * @param timed a time is typed
      * @param choosing the lifter picks the exercise, and has to say which
      * @param count what has to be counted because the dose leaves it open; null where it does not
+     * @param toPosition repetitions left count up to where the position is lost
      * @param measures what can be set up otherwise than on the card
      * @param checklist what makes a repetition clean, in words
      */
@@ -212,6 +213,7 @@ record DayDocument(
             boolean timed,
             boolean choosing,
             Count count,
+            boolean toPosition,
             List<SetUpMeasure> measures,
             String checklist) {}
 

@@ -51,6 +51,7 @@ class HomeController {
         }
         return new ModelAndView("floor/home")
                 .addObject("lifter", lifter)
+                .addObject("opened", now)
                 .addObject("plan", plan.orElse(null))
                 .addObject("home", home)
                 .addObject("said", spoken.lately(lifter))

@@ -39,11 +39,12 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         boolean warmUp = task.key().warmUp();
         return new DayDocument.Bounds(
                 mayBeUnloaded(part, variation.implement()),
-                !warmUp && mayBeUnrated(work),
+                !warmUp && mayBeUnrated(part),
                 work.countsReps() || work.isRepsInTime() || isOpen(task),
                 !warmUp && work.isTimed(),
                 isChoosing(task),
                 isOpen(task) ? count(work, task.reps()) : null,
+                !warmUp && part.is(SetModifier.TO_POSITION),
                 variation.measures(),
                 checklist);
     }
@@ -87,11 +88,12 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
                 || part.basis().isByFeel();
     }
 
-    /** Whether a set need not be rated: it is held, carried, prepared or raced against the clock. */
-    private static boolean mayBeUnrated(Work work) {
-        return !work.countsReps()
-                || work.clusters().isPresent()
-                || work.density().isPresent();
+    /** Whether a set need not be rated: it is held, carried, prepared, raced against the clock, or lifted for speed. */
+    private static boolean mayBeUnrated(Part part) {
+        return !part.work().countsReps()
+                || part.work().clusters().isPresent()
+                || part.work().density().isPresent()
+                || part.is(SetModifier.SPEED);
     }
 
     /** A set that made what was planned was not missed; of a single, the planned one stands for none. */
@@ -157,7 +159,7 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
         FarOff.reps(done, asked, load, plain ? numbers : LiftNumbers.NONE).ifPresent(expected -> {
             throw new UnreadableException("ask.set-reps", expected).in("reps");
         });
-        if (plain && !mayBeUnrated(part.work())) {
+        if (plain && !mayBeUnrated(part)) {
             FarOff.rating(effort, done, Demand.of(part, numbers).plain(load), numbers)
                     .ifPresent(likely -> {
                         throw new UnreadableException("ask.set-rating").in("effort");
@@ -204,7 +206,7 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
     private Effort effort(String text) {
         try {
             Effort effort = Effort.parse(text);
-            if (!effort.isUnrated() || mayBeUnrated(task.asked().part().work())) {
+            if (!effort.isUnrated() || mayBeUnrated(task.asked().part())) {
                 return effort;
             }
         } catch (IllegalArgumentException notAnEffort) {

@@ -59,6 +59,11 @@ public final class AvailableKit {
         return contents().changing();
     }
 
+    /** Whether its plates are not set down yet, so that no load can be made. */
+    public boolean awaitsPlates() {
+        return contents().gym().awaitsPlates();
+    }
+
     /** Where safeties stand for the bar a lift is done with, when that is not where they usually do. */
     public Optional<String> safetyHeight(Variation variation) {
         return contents().gym().holder(variation.need()).flatMap(Gym.Holder::safetyHeight);

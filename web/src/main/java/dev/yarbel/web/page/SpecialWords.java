@@ -23,6 +23,7 @@ public class SpecialWords {
             SetModifier.SPEED,
             SetModifier.PARTIAL,
             SetModifier.PAUSED,
+            SetModifier.TO_POSITION,
             SetModifier.CHOICE,
             SetModifier.CHOICE_OF_STRENGTH,
             SetModifier.CHOICE_OF_WEAKNESS,

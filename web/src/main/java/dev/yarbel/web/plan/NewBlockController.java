@@ -28,6 +28,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -226,14 +227,12 @@ class NewBlockController {
         LifterRecord known = standing.withEventLoads(asked.announced());
         LifterBlock draft = blocks.draft(lifter, person.zone(), asked.block(), known, kit);
         Sheet.Whole whole = sheet.whole(draft);
-        return Map.of(
-                "drawn",
-                asked.block(),
-                "whole",
-                whole,
-                "sheet",
-                whole,
-                "meets",
-                meets(lifter, asked.block().start(), asked.block().weeks()));
+        Map<String, Object> model = new HashMap<>();
+        model.put("drawn", asked.block());
+        model.put("whole", whole);
+        model.put("sheet", whole);
+        model.put("meets", meets(lifter, asked.block().start(), asked.block().weeks()));
+        model.put("noPlates", kit.awaitsPlates() ? kit.gymName() : null);
+        return model;
     }
 }

@@ -39,7 +39,7 @@ record NewBlockForm(
         String confirmed) {
 
     /** Blanks in between are no rows. */
-    private static final Row NOTHING = new Row(null, null, null, null, null, null);
+    private static final Row NOTHING = new Row(null, null, null, null, null, null, null);
 
     NewBlockForm {
         days = days == null
@@ -56,6 +56,7 @@ record NewBlockForm(
      * @param lift null where the row stands empty
      * @param sessions a week; null for what the school has
      * @param from the share of the max the first week starts at, in percent; null for what the school has
+     * @param assistance the most exercises beside a session; null for what the school has
      * @param event the load announced for it, in the lifter's unit
      */
     record Row(
@@ -64,6 +65,7 @@ record NewBlockForm(
             @Range(min = 1, max = 7) Integer sessions,
             @Range(min = 30, max = 100) BigDecimal from,
             WeakPoint weak,
+            @Range(min = 0, max = 3) Integer assistance,
             String event) {
 
         LiftRequest request() {
@@ -71,7 +73,8 @@ record NewBlockForm(
                     school,
                     Optional.ofNullable(sessions),
                     Optional.ofNullable(from).map(Percent::of),
-                    Optional.ofNullable(weak));
+                    Optional.ofNullable(weak),
+                    Optional.ofNullable(assistance));
         }
     }
 }

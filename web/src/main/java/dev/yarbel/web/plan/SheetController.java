@@ -6,6 +6,8 @@ import dev.yarbel.core.block.SlotId;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
@@ -40,6 +42,7 @@ class SheetController {
     private static final Pattern DOSE = Pattern.compile("dose\\.(\\d{1,18})\\.(\\d{1,2})");
 
     private final Blocks blocks;
+    private final Book book;
     private final Sheet sheet;
     private final SheetPage pages;
     private final SheetEdits edits;
@@ -47,8 +50,15 @@ class SheetController {
     private final MeetingQuestion meeting;
 
     SheetController(
-            Blocks blocks, Sheet sheet, SheetPage pages, SheetEdits edits, Words words, MeetingQuestion meeting) {
+            Blocks blocks,
+            Book book,
+            Sheet sheet,
+            SheetPage pages,
+            SheetEdits edits,
+            Words words,
+            MeetingQuestion meeting) {
         this.blocks = blocks;
+        this.book = book;
         this.sheet = sheet;
         this.pages = pages;
         this.edits = edits;
@@ -74,7 +84,9 @@ class SheetController {
             throw new NotFoundException();
         }
         if (found.isEmpty()) {
-            return new ModelAndView("plan/none").addObject("lifter", lifter);
+            return new ModelAndView("plan/none")
+                    .addObject("lifter", lifter)
+                    .addObject("numbers", book.standing(lifter).lifts().stream().anyMatch(LiftRecord::hasNumbers));
         }
         LifterBlock plan = found.get();
         Lens lens = new Lens(day.orElseGet(() -> dayInFocus(plan)), fromOne(in));

@@ -70,6 +70,7 @@ class SpecialSetsTest {
                 "squat 8x2 50% speed | as fast as you can",
                 "squat 3x5 60% partial | Part of the way only",
                 "squat 3x5 60% paused | Hold it still",
+                "squat 3x5 @8 to position | Position before load",
                 "squat 3x5 60% rest free | Rest as long as it takes",
                 "barbell-row 3x10 feel choice bad | one you are bad at"
             })
@@ -182,6 +183,46 @@ class SpecialSetsTest {
                 .getResponse();
         assertThat(Jsoup.parse(refused.getContentAsString()).select(".now .bad").text())
                 .contains(words);
+    }
+
+    @Test
+    void speedWorkTakesOneTapAndCanBeRated() throws Exception {
+        TestClub club = clubs.club("squat 8x2 50% speed", "squat 3x5 75%");
+        Document card = card(club, "A.1");
+        assertThat(card.select(".now .verdict button[value=done]")).hasSize(1);
+        assertThat(card.select(".now .rated .picker")).hasSize(1);
+        assertThat(card(club, "B.1").select(".now .verdict")).isEmpty();
+        mvc.perform(post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("task", "A.1")
+                .param("token", "" + UUID.randomUUID())
+                .param("load", "100")
+                .param("reps", "2")
+                .param("effort", "done"));
+        assertThat(club.plan()
+                        .session(0, 1)
+                        .orElseThrow()
+                        .sets()
+                        .get(0)
+                        .set()
+                        .effort()
+                        .isUnrated())
+                .isTrue();
+    }
+
+    @Test
+    void whereTheCoachAsksForItRepsLeftAreAskedForWithThePositionHeld() throws Exception {
+        assertThat(card(clubs.club("squat 3x5 @8 to position"), "A.1")
+                        .select(".picker legend")
+                        .text())
+                .isEqualTo("How many more could you have done with the position held?");
+        assertThat(card(clubs.club("squat 3x5 @8"), "A.1")
+                        .select(".picker legend")
+                        .text())
+                .doesNotContain("position");
     }
 
     // ---- what was really done

@@ -254,6 +254,7 @@ class NoSignalTest {
 
             // somebody else signs in on this phone: the sets are not theirs, and the pages are gone
             phone.signIn("tobin", "slack-water-low");
+            phone.open("/lifters/2/floor");
             phone.waitForText(WAITING, "another sign-in");
             await().atMost(Duration.ofSeconds(60))
                     .until(() -> Boolean.TRUE.equals(phone.script(

@@ -243,14 +243,14 @@ class RosterTest {
     }
 
     @Test
-    void aLinkWorksOnceAndSignsTheLifterInToTheirOwnFloor() throws Exception {
+    void aLinkWorksOnceAndSignsTheLifterInToTheirOwnHome() throws Exception {
         long id = takeOn("Signe Aalto");
         String link = invite("/lifters/" + id + "/invite");
         mvc.perform(get(link)).andExpect(content().string(shows(".lead-in", "Signe Aalto")));
         String username = "signe" + id;
         join(link, "Signe Aalto", username, "three loose boats adrift").andExpect(redirectedUrl("/sign-in?joined"));
         Cookie cookie = signIn(username, "three loose boats adrift").orElseThrow();
-        mvc.perform(get("/").cookie(cookie)).andExpect(redirectedUrl("/lifters/" + id + "/floor"));
+        mvc.perform(get("/").cookie(cookie)).andExpect(redirectedUrl("/lifters/" + id + "/home?now=true"));
         mvc.perform(get(link)).andExpect(status().isGone());
         join(link, "Signe Aalto", username + "x", "three loose boats adrift").andExpect(status().isGone());
     }
