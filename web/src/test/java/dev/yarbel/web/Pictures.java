@@ -34,6 +34,8 @@ class Pictures {
             browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("back-offs.png"));
 
+            browser.open("/lifters/1/home").picture(FOLDER.resolve("home.png"));
+
             browser.desk().signIn("bryn", "harbour-light");
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
@@ -43,7 +45,7 @@ class Pictures {
             browser.waitForText("#drawn", "not kept yet");
             browser.picture(FOLDER.resolve("schools.png"));
             browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
-            browser.open("/lifters/2/book").picture(FOLDER.resolve("book.png"));
+            browser.open("/lifters/1/book").picture(FOLDER.resolve("book.png"));
             browser.open("/lifters/1/profile").picture(FOLDER.resolve("profile.png"));
             browser.open("/lifters/1/book/lifts/squat").picture(FOLDER.resolve("lift.png"));
             browser.open("/kit/1?load=101").click("#try button");
@@ -71,7 +73,7 @@ class Pictures {
         browser.waitFor(d -> browser.find(".side[data-lifter='4'] input[name=dose]")
                 .getAttribute("value")
                 .isEmpty());
-        browser.phone().signIn("desmond", "slack-water-low");
+        browser.phone().signIn("desmond", "slack-water-low").open("/lifters/4/floor");
         browser.click(".stair .step.top");
         browser.waitForText(".now h2", "set 1 of 3");
         browser.click(".now [data-clock=start]");

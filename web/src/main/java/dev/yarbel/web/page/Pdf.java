@@ -76,11 +76,12 @@ public class Pdf {
     /** Writes a template as a document, in the reader's language. */
     public Document of(String template, Paper paper, Map<String, ?> model) {
         Map<String, Object> all = new LinkedHashMap<>(model);
-        all.put("style", text(STYLE) + paper.style);
         all.put(
                 ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(beans, conversions));
-        String page = templates.process(template, new Context(LocaleContextHolder.getLocale(), all));
+        String page = templates
+                .process(template, new Context(LocaleContextHolder.getLocale(), all))
+                .replace("</head>", "<style>" + text(STYLE) + paper.style + "</style></head>");
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try {
             builder(page).toStream(bytes).run();
