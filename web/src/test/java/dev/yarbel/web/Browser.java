@@ -134,6 +134,11 @@ public final class Browser implements AutoCloseable {
         return size(390, 844);
     }
 
+    /** The smallest phone in use. */
+    public Browser smallPhone() {
+        return size(320, 568);
+    }
+
     /** A phone on its side. */
     public Browser onItsSide() {
         return size(844, 390);

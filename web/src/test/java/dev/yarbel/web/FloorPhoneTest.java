@@ -110,6 +110,46 @@ class FloorPhoneTest {
         }
     }
 
+    /** The smallest phone, and text twice as large, push nothing out of the window to the right. */
+    @Test
+    void aSmallPhoneAndTextTwiceAsLargeLoseNothing() {
+        TestClub club = signedIn("squat 2x8-12 100kg lowering tempo 5010", "bench-press 3x5 60kg");
+        for (String page : List.of(
+                "/floor?day=0&week=1&task=A.1", "/floor?day=0&week=1&task=A.w1", "/home", "/book", "/profile")) {
+            browser.smallPhone().open(club.url(page));
+            fits(page, "320 wide");
+            browser.phone().open(club.url(page));
+            browser.script("document.documentElement.style.fontSize = '200%'");
+            fits(page, "text at 200 %");
+        }
+        browser.phone().open("/how");
+        browser.script("document.documentElement.style.fontSize = '200%'");
+        fits("/how", "text at 200 %");
+    }
+
+    private void fits(String page, String how) {
+        assertThat((Boolean) browser.script("return document.documentElement.scrollWidth <= innerWidth"))
+                .as(page + ", " + how)
+                .isTrue();
+        assertThat(browser.script("""
+                return [...document.querySelectorAll("main button, main input, main select")]
+                  .filter((e) => e.getClientRects().length && !e.closest("table, .panel, .visually-hidden"))
+                  .filter((e) => e.getBoundingClientRect().right > innerWidth + 1 || e.getBoundingClientRect().left < -1)
+                  .map((e) => e.outerHTML.slice(0, 80)).join(" ")""")).as(page + ", " + how).isEqualTo("");
+    }
+
+    /** With a question on top the picker is still whole, above the bar. */
+    @Test
+    void aQuestionOnTopLeavesTheWholePickerInReach() {
+        TestClub club = signedIn("squat 1 @8", "squat 3x5 -20%");
+        browser.phone().open(club.url("/floor?day=0&week=1&task=A.1"));
+        browser.type(".now input[name=load]", "187.5");
+        browser.click(".now .picker button[value='10']");
+        browser.waitFor(d -> browser.find(".asks h2"));
+        browser.waitForText(".now h2", "B Squat");
+        seen(".asks h2", ".now .picker .miss");
+    }
+
     private void signOut() {
         browser.click(".me summary");
         browser.click("form[action='/sign-out'] button");

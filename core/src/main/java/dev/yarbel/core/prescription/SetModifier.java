@@ -23,7 +23,7 @@ public enum SetModifier {
     /** Held still before the turn. */
     PAUSED("paused"),
     /** Repetitions left count up to where the position is lost, not to where the bar stops. */
-    TO_POSITION("to position"),
+    TO_POSITION("position"),
     /** So many on each side, one after the other. */
     EACH_SIDE("each side"),
     /** Rest as long as it takes. */

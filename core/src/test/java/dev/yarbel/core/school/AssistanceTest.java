@@ -93,7 +93,7 @@ class AssistanceTest {
         int usual = slots(lift, LiftRequest.of(school));
         assertThat(none).isLessThan(one);
         assertThat(one).isLessThanOrEqualTo(usual);
-        assertThat(slots(lift, LiftRequest.of(school).withAssistance(3))).isEqualTo(usual);
+        assertThat(slots(lift, LiftRequest.of(school).withAssistance(9))).isEqualTo(usual);
     }
 
     private static int slots(Lift lift, LiftRequest wanted) {

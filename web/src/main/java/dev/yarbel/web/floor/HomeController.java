@@ -1,6 +1,7 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.web.block.BlockSummary;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
@@ -9,6 +10,7 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -54,6 +56,12 @@ class HomeController {
                 .addObject("opened", now)
                 .addObject("plan", plan.orElse(null))
                 .addObject("home", home)
+                .addObject(
+                        "coming",
+                        blocks.of(lifter).stream()
+                                .filter(block -> block.start().isAfter(today))
+                                .min(Comparator.comparing(BlockSummary::start))
+                                .orElse(null))
                 .addObject("said", spoken.lately(lifter))
                 .addObject("places", Tissue.values())
                 .addObject("aches", lifter.aches())

@@ -76,7 +76,7 @@ public class DoseSheet {
                     "4x8 70% rest free",
                     "3x10 20kg each side",
                     "3x3 80% paused",
-                    "3x5 @8 to position",
+                    "3x5 @8 position",
                     "3x8 @8 apart",
                     "3x8 @8 choice bad",
                     "4x8 70% tempo 3010",

@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -113,6 +114,17 @@ class HomeTest {
                         .param("since", home.select("#hurts input[name=since]").val()))
                 .andExpect(status().is3xxRedirection());
         assertThat(home().select("#hurts .watch").text()).containsIgnoringCase("knee");
+    }
+
+    @Test
+    void aBlockThatWasDrawnUpOrGivenIsToldOfBeforeItBegins() throws Exception {
+        assertThat(home().text()).doesNotContain("Next block");
+        blocks.begin(
+                club.coach,
+                club.lifter,
+                new Block(TestSettings.TODAY.plusWeeks(8), 6, List.of()).named("Flood tide"),
+                "");
+        assertThat(home().text()).contains("Next block Flood tide from", "6 weeks");
     }
 
     @Test

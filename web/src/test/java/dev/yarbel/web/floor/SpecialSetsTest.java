@@ -70,7 +70,7 @@ class SpecialSetsTest {
                 "squat 8x2 50% speed | as fast as you can",
                 "squat 3x5 60% partial | Part of the way only",
                 "squat 3x5 60% paused | Hold it still",
-                "squat 3x5 @8 to position | Position before load",
+                "squat 3x5 @8 position | Position before load",
                 "squat 3x5 60% rest free | Rest as long as it takes",
                 "barbell-row 3x10 feel choice bad | one you are bad at"
             })
@@ -94,16 +94,21 @@ class SpecialSetsTest {
     }
 
     private MockHttpServletResponse log(TestClub club, String reps, String... more) throws Exception {
+        return send(club, "A.1", "100", reps, "8", more);
+    }
+
+    private MockHttpServletResponse send(
+            TestClub club, String task, String load, String reps, String effort, String... more) throws Exception {
         MockHttpServletRequestBuilder request = post(club.url("/floor/sets"))
                 .with(club.asLifter())
                 .with(csrf())
                 .param("day", "0")
                 .param("week", "1")
-                .param("task", "A.1")
+                .param("task", task)
                 .param("token", "" + UUID.randomUUID())
-                .param("load", "100")
+                .param("load", load)
                 .param("reps", reps)
-                .param("effort", "8");
+                .param("effort", effort);
         for (int i = 0; i < more.length; i += 2) {
             request.param(more[i], more[i + 1]);
         }
@@ -192,16 +197,7 @@ class SpecialSetsTest {
         assertThat(card.select(".now .verdict button[value=done]")).hasSize(1);
         assertThat(card.select(".now .rated .picker")).hasSize(1);
         assertThat(card(club, "B.1").select(".now .verdict")).isEmpty();
-        mvc.perform(post(club.url("/floor/sets"))
-                .with(club.asLifter())
-                .with(csrf())
-                .param("day", "0")
-                .param("week", "1")
-                .param("task", "A.1")
-                .param("token", "" + UUID.randomUUID())
-                .param("load", "100")
-                .param("reps", "2")
-                .param("effort", "done"));
+        send(club, "A.1", "100", "2", "done");
         assertThat(club.plan()
                         .session(0, 1)
                         .orElseThrow()
@@ -215,7 +211,7 @@ class SpecialSetsTest {
 
     @Test
     void whereTheCoachAsksForItRepsLeftAreAskedForWithThePositionHeld() throws Exception {
-        assertThat(card(clubs.club("squat 3x5 @8 to position"), "A.1")
+        assertThat(card(clubs.club("squat 3x5 @8 position"), "A.1")
                         .select(".picker legend")
                         .text())
                 .isEqualTo("How many more could you have done with the position held?");
@@ -289,17 +285,7 @@ class SpecialSetsTest {
         TestClub club = clubs.club("squat 3x5 100kg");
         assertThat(card(club, "A.1").select(".now select[name=why] option").eachAttr("value"))
                 .contains(why.name());
-        mvc.perform(post(club.url("/floor/sets"))
-                .with(club.asLifter())
-                .with(csrf())
-                .param("day", "0")
-                .param("week", "1")
-                .param("task", "A.1")
-                .param("token", "" + UUID.randomUUID())
-                .param("load", "100")
-                .param("reps", "3")
-                .param("effort", "missed")
-                .param("why", why.name()));
+        send(club, "A.1", "100", "3", "missed", "why", why.name());
         assertThat(club.plan()
                         .session(0, 1)
                         .orElseThrow()
@@ -382,16 +368,7 @@ class SpecialSetsTest {
                 .as("proposed, never filled in")
                 .isEmpty();
         String start = card.select(".now [data-put]").attr("data-put");
-        mvc.perform(post(club.url("/floor/sets"))
-                .with(club.asLifter())
-                .with(csrf())
-                .param("day", "0")
-                .param("week", "1")
-                .param("task", "B.1")
-                .param("token", "" + UUID.randomUUID())
-                .param("load", start)
-                .param("reps", "5")
-                .param("effort", "7"));
+        send(club, "B.1", start, "5", "7");
         assertThat(card(club, "B.2").select(".now input[name=load]").val()).isEqualTo(start);
     }
 }
