@@ -135,8 +135,21 @@ public final class NoviceStart {
 
     /** What to do after the sets so far; the first set is the lightest load there is. */
     public static Step next(List<TestSet> sets, AvailableLoads loads, RepCurve curve) {
+        return next(sets, loads, curve, false);
+    }
+
+    /**
+     * What to do after the sets so far.
+     *
+     * @param fromTheFloor the bar is pulled from the floor: the test begins with the lightest load that lies there at its
+     *     height, and only when that is too heavy with less, from blocks
+     */
+    public static Step next(List<TestSet> sets, AvailableLoads loads, RepCurve curve, boolean fromTheFloor) {
         if (sets.isEmpty()) {
-            return new Step.Another(loads.lightest());
+            return new Step.Another(fromTheFloor ? lightestAtHeight(loads) : loads.lightest());
+        }
+        if (sets.size() == 1 && isMissed(sets.get(0)) && sets.get(0).load().isGreaterThan(loads.lightest())) {
+            return new Step.Another(loads.round(sets.get(0).load().times(HALF), Rounding.NEAREST));
         }
         TestSet last = sets.get(sets.size() - 1);
         Optional<TestSet> missed = sets.stream().filter(NoviceStart::isMissed).reduce((first, second) -> second);
@@ -157,6 +170,14 @@ public final class NoviceStart {
             return new Step.Ended(atLeast, workingMaxOf(atLeast));
         }
         return new Step.Another(heavier);
+    }
+
+    private static Mass lightestAtHeight(AvailableLoads loads) {
+        return loads.loads().stream()
+                .filter(load ->
+                        loads.fit(load, Rounding.NEAREST).loading().stack().isFullHeight())
+                .findFirst()
+                .orElse(loads.lightest());
     }
 
     private static boolean isMissed(TestSet set) {

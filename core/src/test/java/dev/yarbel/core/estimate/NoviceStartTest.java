@@ -158,4 +158,20 @@ class NoviceStartTest {
         assertThat(next().found()).isEmpty();
         assertThat(next(set("20", "missed")).found()).isEmpty();
     }
+
+    @Test
+    void aPullFromTheFloorBeginsWithFullSizeDiscsAndGoesToBlocksOnlyWhenTheseAreTooHeavy() {
+        // a 20 kg bar lies at its height with a pair of 20s, the lightest of full size there
+        assertThat(NoviceStart.next(List.of(), KIT, RepCurve.DEFAULT, true)).isEqualTo(new Step.Another(Mass.ofKg(60)));
+        assertThat(NoviceStart.next(List.of(), KIT, RepCurve.DEFAULT, false))
+                .isEqualTo(new Step.Another(Mass.ofKg(20)));
+        List<TestSet> tooHeavy = List.of(set("60", "missed"));
+        assertThat(NoviceStart.next(tooHeavy, KIT, RepCurve.DEFAULT, true)).isEqualTo(new Step.Another(Mass.ofKg(30)));
+        // what is made from blocks then speaks
+        assertThat(NoviceStart.next(List.of(set("60", "missed"), set("30", "7")), KIT, RepCurve.DEFAULT, true)
+                        .found())
+                .isPresent();
+        assertThat(NoviceStart.next(List.of(set("60", "missed"), set("30", "missed")), KIT, RepCurve.DEFAULT, true))
+                .isInstanceOf(Step.TooHeavy.class);
+    }
 }

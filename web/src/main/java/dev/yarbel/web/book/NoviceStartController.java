@@ -91,8 +91,10 @@ class NoviceStartController {
                     there,
                     standing.of(variation.lift())
                             .orElseGet(() -> LiftRecord.none(variation.lift()))
-                            .curve());
+                            .curve(),
+                    standing.catalogue().isPulledFromTheFloor(variation.lift()));
             page.addObject("test", TestView.of(step, there));
+            page.addObject("fromTheFloor", standing.catalogue().isPulledFromTheFloor(variation.lift()));
         });
         return page;
     }
@@ -134,7 +136,12 @@ class NoviceStartController {
     @PostMapping("/end")
     String endTest(@AuthenticationPrincipal Person coach, LifterCard lifter, @PathVariable String lift) {
         Variation variation = starting.variation(lifter, lift);
-        tests.endTest(coach, lifter, variation, loads(lifter, variation));
+        tests.endTest(
+                coach,
+                lifter,
+                variation,
+                loads(lifter, variation),
+                book.catalogue(lifter.clubId()).isPulledFromTheFloor(variation.lift()));
         return "redirect:" + address(lifter, lift);
     }
 

@@ -67,12 +67,16 @@ class NoviceTests {
         }
     }
 
-    /** Ends the test: what it found is set down, and becomes the working max. */
-    void endTest(Person coach, LifterCard lifter, Variation variation, AvailableLoads loads) {
+    /**
+     * Ends the test: what it found is set down, and becomes the working max.
+     *
+     * @param fromTheFloor the bar is pulled from the floor
+     */
+    void endTest(Person coach, LifterCard lifter, Variation variation, AvailableLoads loads, boolean fromTheFloor) {
         List<NoviceStart.TestSet> sets = test(coach, lifter, variation.lift()).stream()
                 .map(TestSetEntity::set)
                 .toList();
-        NoviceStart.Step step = NoviceStart.next(sets, loads, curve(lifter, variation));
+        NoviceStart.Step step = NoviceStart.next(sets, loads, curve(lifter, variation), fromTheFloor);
         step.found()
                 .ifPresent(found -> numbers.found(
                         coach, lifter, variation.lift(), found.max(), found.workingMax(), "book.source.test"));

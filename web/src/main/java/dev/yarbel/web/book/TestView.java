@@ -12,9 +12,17 @@ import java.util.Optional;
  *
  * @param state the code of it: another, over, overshot, ended, too-heavy
  * @param load the next set's load; null when there is none
+ * @param atHeight with what is on it a bar lies on the floor at its height
  * @param max what the test found; null while it runs
  */
-record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<BarDrawing> drawing, String kit) {
+record TestView(
+        String state,
+        Mass load,
+        Mass max,
+        Mass workingMax,
+        Optional<BarDrawing> drawing,
+        boolean atHeight,
+        String kit) {
 
     static TestView of(NoviceStart.Step step, AvailableLoads loads) {
         return step.accept(new Of(loads));
@@ -28,7 +36,11 @@ record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<Bar
                     ? Optional.of(BarDrawing.of(
                             loads.fit(another.load(), Rounding.NEAREST).loading()))
                     : Optional.empty();
-            return new TestView("another", another.load(), null, null, drawing, loads.name());
+            boolean atHeight = loads.fit(another.load(), Rounding.NEAREST)
+                    .loading()
+                    .stack()
+                    .isFullHeight();
+            return new TestView("another", another.load(), null, null, drawing, atHeight, loads.name());
         }
 
         @Override
@@ -47,7 +59,7 @@ record TestView(String state, Mass load, Mass max, Mass workingMax, Optional<Bar
         }
 
         private TestView ended(String state, Mass max, Mass workingMax) {
-            return new TestView(state, null, max, workingMax, Optional.empty(), loads.name());
+            return new TestView(state, null, max, workingMax, Optional.empty(), false, loads.name());
         }
     }
 }

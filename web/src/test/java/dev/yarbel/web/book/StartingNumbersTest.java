@@ -333,6 +333,17 @@ class StartingNumbersTest {
 
     // ---- a novice's start
 
+    @Test
+    void theDeadliftsTestBeginsWithFullSizeDiscsAndGoesOnFromBlocks() throws Exception {
+        assertThat(test("deadlift").select(".nowload .big").first().text()).isEqualTo("60 kg");
+        assertThat(test("deadlift").text()).doesNotContain("lies too low");
+        assertThat(test("squat").select(".nowload .big").first().text()).isEqualTo("20 kg");
+        send("deadlift", "/start/sets", "number", "1", "load", "60", "effort", "missed")
+                .andExpect(status().isFound());
+        assertThat(test("deadlift").select(".nowload .big").first().text()).isEqualTo("30 kg");
+        assertThat(test("deadlift").text()).contains("lies too low");
+    }
+
     private Document test(String lift) throws Exception {
         return Jsoup.parse(
                 mvc.perform(get(club.url("/book/lifts/" + lift + "/start")).with(club.asCoach()))
