@@ -153,7 +153,7 @@ class TakingOnTest {
         takeOn("Tove Brandal", "kg", "Gym");
         String profile = browser.address().replaceFirst("#.*", "");
         for (HealthQuestion question : HealthQuestion.values()) {
-            browser.click("#health input[value=no][name='answers[" + question + "]']");
+            answerNo(question);
         }
         browser.waitForText("#health", "Every answer is no.");
         keep("novice-since", "03102026");
@@ -233,6 +233,19 @@ class TakingOnTest {
         browser.waitFor(d -> browser.all(".bars input[value='Yoke']").size() == 1);
     }
 
+    /** Chooses no, and waits until it is kept: the page is laid out anew with each answer, and what is clicked may move away. */
+    private void answerNo(HealthQuestion question) {
+        String no = "#health input[value=no][name='answers[" + question + "]']";
+        browser.waitFor(d -> {
+            if (!browser.find(no).isSelected()) {
+                browser.click(no);
+            }
+            return (Boolean) browser.script("return document.querySelector(arguments[0]).defaultChecked", no)
+                    ? true
+                    : null;
+        });
+    }
+
     /** What a coach does with hand and keys. */
     private int interactions;
 
@@ -261,7 +274,8 @@ class TakingOnTest {
         click(".takeon button[type=submit]");
         browser.waitForText("h1", "Nela Varga");
         for (HealthQuestion question : HealthQuestion.values()) {
-            click("#health input[value=no][name='answers[" + question + "]']");
+            interactions++;
+            answerNo(question);
         }
         browser.waitForText("#health", "Every answer is no.");
         // a page that is empty says the one next thing to do

@@ -40,7 +40,7 @@ class FloorWords {
     /** Keeps what a person says; the same words sent twice are kept once. */
     @Transactional
     public void say(Person person, LifterCard lifter, UUID token, String words) {
-        jdbc.sql("""
+        int said = jdbc.sql("""
                         insert into floor_word (club_id, lifter_id, account_id, person_name, by_coach, words, said_at, token)
                         values (:club, :lifter, :account, :name, :coach, :words, :at, :token) on conflict do nothing""")
                 .param("club", lifter.clubId())
@@ -52,8 +52,10 @@ class FloorWords {
                 .param("at", clock.instant().atOffset(ZoneOffset.UTC))
                 .param("token", token)
                 .update();
-        roster.spoke(lifter, clock.instant(), !person.isCoach());
-        moved.tell(lifter.clubId(), lifter.id());
+        if (said > 0) {
+            roster.spoke(lifter, clock.instant(), !person.isCoach());
+            moved.tell(lifter.clubId(), lifter.id());
+        }
     }
 
     /** The last words between a lifter and their coaches, oldest first. */

@@ -87,6 +87,11 @@ class FloorWordsTest {
         say(club.asLifter(), "/words", "Stance wide?", token);
         say(club.asLifter(), "/words", "Stance wide?", token);
         assertThat(page(club.asLifter(), club.url("/floor")).select("#words q")).hasSize(1);
+        // and what was answered does not wait again
+        say(club.asCoach(), "/side/words", "No.", UUID.randomUUID());
+        say(club.asLifter(), "/words", "Stance wide?", token);
+        assertThat(page(club.asCoach(), "/lifters").select("a[href='/live'] .count"))
+                .isEmpty();
     }
 
     @Test
