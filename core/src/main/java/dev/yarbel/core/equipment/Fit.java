@@ -1,6 +1,7 @@
 package dev.yarbel.core.equipment;
 
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 
 /**
@@ -29,6 +30,9 @@ public record Fit(Mass asked, LoadedBar loading, Limit limit) {
     /** A difference that a coach did not mean and a lifter should know of; a starting value of ours. */
     private static final Percent FAR = Percent.of("2.5");
 
+    /** Half of the usual step of a bar: rounding by as much is what everybody expects, however light the load. */
+    private static final Mass ROUNDING = Mass.of("1.25", MassUnit.KG);
+
     /** How a load falls short of the one asked for. */
     public enum Miss {
         /** It is as near as one can expect. */
@@ -37,7 +41,7 @@ public record Fit(Mass asked, LoadedBar loading, Limit limit) {
         BELOW_THE_BAR,
         /** See {@link Limit#BEYOND_THE_PLATES}. */
         BEYOND_THE_PLATES,
-        /** The kit has lighter and heavier, but nothing within one part in forty. */
+        /** The kit has lighter and heavier, but nothing within one part in forty and half a step. */
         BETWEEN
     }
 
@@ -46,7 +50,10 @@ public record Fit(Mass asked, LoadedBar loading, Limit limit) {
         return switch (limit) {
             case BELOW_THE_BAR -> Miss.BELOW_THE_BAR;
             case BEYOND_THE_PLATES -> Miss.BEYOND_THE_PLATES;
-            case NONE -> asked.distanceTo(load()).isGreaterThan(asked.times(FAR)) ? Miss.BETWEEN : Miss.NONE;
+            case NONE -> {
+                Mass off = asked.distanceTo(load());
+                yield off.isGreaterThan(asked.times(FAR)) && off.isGreaterThan(ROUNDING) ? Miss.BETWEEN : Miss.NONE;
+            }
         };
     }
 }

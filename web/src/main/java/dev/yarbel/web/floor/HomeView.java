@@ -127,7 +127,11 @@ record HomeView(
                 days.add(day(plan, day, week));
             }
             weeks.add(new Week(
-                    week + 1, week == now, plan.block().shape().get(week).deload(), days));
+                    week + 1,
+                    !plan.today().isBefore(plan.block().start().plusWeeks(week))
+                            && plan.today().isBefore(plan.block().start().plusWeeks(week + 1L)),
+                    plan.block().shape().get(week).deload(),
+                    days));
         }
         return weeks;
     }

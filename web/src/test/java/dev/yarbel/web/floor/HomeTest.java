@@ -77,7 +77,7 @@ class HomeTest {
         assertThat(home.select(".today h2").text()).isEqualTo("Today");
         assertThat(home.select(".today a.act").attr("href")).isEqualTo(club.url("/floor?day=0&week=1"));
         assertThat(home.select("#week .weeklist li.current a").attr("href")).isEqualTo(club.url("/floor?day=0&week=1"));
-        assertThat(home.select("#next-week .weeklist li")).hasSize(1);
+        assertThat(home.select("#week-3 .weeklist li")).hasSize(1);
         assertThat(home.select("#own-title ~ .weeklist").first().text()).contains("Squat", "200 kg");
     }
 
