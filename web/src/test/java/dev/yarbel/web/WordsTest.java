@@ -135,6 +135,8 @@ class WordsTest {
                         Stream.of("SCHEME", "DAY", "BLOCK")
                                 .flatMap(kind -> Stream.of("template.kind." + kind, "template.use." + kind)),
                         Stream.of(
+                                        "undone",
+                                        "redone",
                                         "fill",
                                         "cells",
                                         "template",
@@ -159,8 +161,7 @@ class WordsTest {
                                         "block-set",
                                         "contest-shape",
                                         "block-shift")
-                                .flatMap(change ->
-                                        Stream.of("", "-undone", "-redone").map(end -> "plan.change." + change + end)),
+                                .map(change -> "plan.change." + change),
                         Stream.of(
                                         "lifted",
                                         "gated",

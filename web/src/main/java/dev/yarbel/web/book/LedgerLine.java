@@ -76,7 +76,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case HEALTH -> parts.set(0, words.say("health." + parts.get(0)));
             case ROSTER -> parts.set(0, words.say("roster.change." + parts.get(0)));
             case GYMS -> parts.set(0, words.say("gyms." + parts.get(0)));
-            case BLOCK -> parts.set(0, words.say("plan.change." + parts.get(0), List.copyOf(parts)));
+            case BLOCK -> parts.set(0, words.edit(List.copyOf(parts)));
             case GATE -> parts.set(1, words.say("gate." + parts.get(1)));
             case TEMPLATE -> parts.set(0, words.say("template.kind." + parts.get(0)));
             case KIT -> parts.set(0, words.say("kit.shelf." + parts.get(0)));

@@ -182,6 +182,18 @@ public class Words {
                         .toArray());
     }
 
+    /** What an edit of a block did, as the ledger keeps it: its code and the parts; one taken or brought back says so. */
+    public String edit(List<String> told) {
+        String code = told.get(0);
+        for (String again : List.of("undone", "redone")) {
+            if (code.endsWith("-" + again)) {
+                String first = code.substring(0, code.length() - again.length() - 1);
+                return say("plan.change." + again, say("plan.change." + first, told));
+            }
+        }
+        return say("plan.change." + code, told);
+    }
+
     /** Any other words, by their code; where there is none, the text given. */
     public String sayIfAny(String code, String otherwise) {
         return messages.getMessage(code, null, otherwise, LocaleContextHolder.getLocale());

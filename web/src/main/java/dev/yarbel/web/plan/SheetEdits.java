@@ -242,13 +242,12 @@ class SheetEdits {
 
     /** What an edit did, in words. */
     private String said(EditRecord record) {
-        String text = words.say("plan.change." + record.subject().get(0), record.subject());
+        String text = words.edit(record.subject());
         return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     /** Takes back or brings back one's own latest edit; what it was in words, or empty when there is none. */
     Optional<String> undo(Person coach, LifterBlock read, boolean redo) {
-        return (redo ? blocks.redo(coach, read) : blocks.undo(coach, read))
-                .map(told -> words.say("plan.change." + told.get(0), told));
+        return (redo ? blocks.redo(coach, read) : blocks.undo(coach, read)).map(words::edit);
     }
 }
