@@ -688,7 +688,7 @@ function showRack(card, box) {
 function tap(card, on) {
   const rack = rackOf(card);
   const sum = on.reduce((total, which) => total + 2 * Number(rack.plates[which].mass), Number(rack.base));
-  const text = String(Math.round(sum * 100) / 100);
+  const text = new Intl.NumberFormat(document.documentElement.lang, { maximumFractionDigits: 2, useGrouping: false }).format(sum);
   const field = card.querySelector("form.log [name=load]");
   field.value = text;
   const load = card.querySelector(".nowload .load");

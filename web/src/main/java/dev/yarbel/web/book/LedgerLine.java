@@ -26,9 +26,9 @@ record LedgerLine(Change change, String subject, String before, String after) {
                 said(change, change.after(), words));
     }
 
-    /** A day as the reader writes days; anything else as it is. */
+    /** A day or a figure as the reader writes it; anything else as it is. */
     private static String day(String text, Words words) {
-        return DAY.matcher(text).matches() ? words.fullDay(LocalDate.parse(text)) : text;
+        return DAY.matcher(text).matches() ? words.fullDay(LocalDate.parse(text)) : words.figure(text);
     }
 
     /** Entries of one form make one line where they say the same of several things. */
@@ -99,6 +99,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case ACHE -> words.sayIfAny("tissue." + what, what);
             case ROSTER -> change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : what;
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
+            case DOSE -> words.dose(what);
             default -> day(what, words);
         };
     }

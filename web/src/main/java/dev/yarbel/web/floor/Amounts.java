@@ -130,7 +130,8 @@ class Amounts {
     /** What was done. */
     String done(LiftedSet set, MassUnit unit) {
         if (set.details().distance().isPresent()) {
-            return set.details().distance().get().format(unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, 1);
+            return words.figure(
+                    set.details().distance().get().format(unit == MassUnit.LB ? LengthUnit.FT : LengthUnit.M, 1));
         }
         return said(set.reps());
     }

@@ -98,7 +98,7 @@ class PhoneWriter {
     }
 
     /** The racks of the day's lifts that take plates, by the lift's key. */
-    private static Map<String, PhoneDay.Rack> racks(FloorDay day) {
+    private Map<String, PhoneDay.Rack> racks(FloorDay day) {
         MassUnit unit = day.plan().lifter().unit();
         Map<String, PhoneDay.Rack> racks = new LinkedHashMap<>();
         for (PrescribedSets asked : day.amended().day()) {
@@ -121,14 +121,14 @@ class PhoneWriter {
                 session.ofItsKind(task));
     }
 
-    private static PhoneDay.Rack rack(BarLoads loader, MassUnit unit) {
+    private PhoneDay.Rack rack(BarLoads loader, MassUnit unit) {
         List<PhoneDay.Disc> discs = new ArrayList<>();
         for (PlateSet.Pairs pairs : loader.kit().plates().heaviestFirst()) {
             Plate plate = pairs.plate();
             LoadedBar alone = loader.kit().with(new PlateStack(List.of(plate)));
             BarDrawing.Disc drawn = BarDrawing.of(alone).discs().get(0);
             discs.add(new PhoneDay.Disc(
-                    plate.label(),
+                    words.figure(plate.label()),
                     plate.mass().figure(unit, 4),
                     pairs.count(),
                     drawn.width(),
@@ -198,7 +198,7 @@ class PhoneWriter {
 
     private PhoneDay.Shift shift(LoadedBar loading, AvailableLoads loads, MassUnit unit) {
         return new PhoneDay.Shift(
-                words.load(loading.total(), unit), loading.total().figure(unit, 2), plates(loading, loads));
+                words.load(loading.total(), unit), words.figure(loading.total(), unit), plates(loading, loads));
     }
 
     /** The plates of one side by their place in the rack. */

@@ -297,9 +297,10 @@ class SetWriter {
 
         private DayDocument.Form form(Task task, Optional<DoneSet> logged, Variation variation) {
             String name = DayDocument.SetDoc.formName(task.key().toString());
-            String planned = task.loading().map(l -> l.total().figure(unit, 2)).orElse("");
+            String planned =
+                    task.loading().map(l -> words.figure(l.total(), unit)).orElse("");
             String load = logged.map(d -> d.set().load())
-                    .map(lifted -> lifted.isZero() ? "" : lifted.figure(unit, 2))
+                    .map(lifted -> lifted.isZero() ? "" : words.figure(lifted, unit))
                     .orElseGet(() -> planned.isEmpty() ? usedBefore(task) : planned);
             return new DayDocument.Form(
                     state.value(name, "token", UUID.randomUUID()),
@@ -320,7 +321,7 @@ class SetWriter {
                             && d.set().lift().equals(task.lift())
                             && d.set().load().isPositive())
                     .reduce((earlier, later) -> later)
-                    .map(d -> d.set().load().figure(unit, 2))
+                    .map(d -> words.figure(d.set().load(), unit))
                     .orElse("");
         }
 
@@ -331,7 +332,7 @@ class SetWriter {
             }
             return KinStart.of(task.asked(), slot.now(), day.plan().resolver())
                     .map(kin -> new DayDocument.Start(
-                            words.load(kin.load(), unit), kin.load().figure(unit, 2), kin.from()))
+                            words.load(kin.load(), unit), words.figure(kin.load(), unit), kin.from()))
                     .orElse(null);
         }
 
@@ -354,7 +355,7 @@ class SetWriter {
                     .work()
                     .carry()
                     .filter(carry -> !task.key().warmUp())
-                    .map(carry -> carry.distance().format(carry.unit(), 1))
+                    .map(carry -> words.figure(carry.distance().format(carry.unit(), 1)))
                     .orElse("");
             return SetSent.More.of(
                     state, name, logged.map(d -> d.set().details()).orElse(SetDetails.NONE), worn(task), way, unit);

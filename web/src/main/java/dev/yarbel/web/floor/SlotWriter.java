@@ -283,7 +283,8 @@ class SlotWriter {
                         .flatMap(slot -> slot
                                 .doses()
                                 .get(day.week())
-                                .map(dose -> words.say("floor.planned", words.lift(slot.lift()), dose.shorthand()))
+                                .map(dose -> words.say(
+                                        "floor.planned", words.lift(slot.lift()), words.dose(dose.shorthand())))
                                 .stream())
                         .findFirst()
                         .orElse(null)
@@ -344,7 +345,7 @@ class SlotWriter {
             return words.say(
                     "amended.dose",
                     String.valueOf(redose.fromSet()),
-                    redose.dose().shorthand());
+                    words.dose(redose.dose().shorthand()));
         }
 
         @Override

@@ -66,11 +66,7 @@ class StairWriter {
                     i * STEP_WIDTH,
                     y,
                     STEP_WIDTH,
-                    blind
-                            ? ""
-                            : lifted.map(d -> d.set().load())
-                                    .orElse(loading.total())
-                                    .figure(unit, 2),
+                    blind ? "" : words.figure(lifted.map(d -> d.set().load()).orElse(loading.total()), unit),
                     task.reps(),
                     isTop && task.because() == Because.ASKED && slot.now().isAbout() && lifted.isEmpty(),
                     added(before, loading.stack(), unit),

@@ -35,17 +35,32 @@ public class Words {
 
     /** A load that can be put on a bar, in full: {@code 142.5 kg}. */
     public String load(Mass mass, MassUnit unit) {
-        return mass.format(unit, 2);
+        return figure(mass.format(unit, 2));
     }
 
     /** An estimate, to half of what anybody could load: {@code 187.6 kg}. */
     public String about(Mass mass, MassUnit unit) {
-        return mass.format(unit, unit == MassUnit.KG ? 1 : 0);
+        return figure(mass.format(unit, unit == MassUnit.KG ? 1 : 0));
     }
 
     /** The other unit, for a hover: {@code 314.2 lb}. */
     public String other(Mass mass, MassUnit unit) {
-        return mass.format(unit.other(), 1);
+        return figure(mass.format(unit.other(), 1));
+    }
+
+    /** The figure of a load alone: {@code 142.5}. */
+    public String figure(Mass mass, MassUnit unit) {
+        return figure(mass.figure(unit, 2));
+    }
+
+    /** A figure, with its unit or without, with the decimal sign of the reader's language; any other text as it is. */
+    public String figure(String text) {
+        return ReadersFigures.in(text, LocaleContextHolder.getLocale());
+    }
+
+    /** A dose in its shorthand, with the decimal sign of the reader's language: {@code 3x5 72.5%}. */
+    public String dose(String shorthand) {
+        return ReadersFigures.inDose(shorthand, LocaleContextHolder.getLocale());
     }
 
     /** A figure with its unit for the middle of a sentence, where no line may break between the two. */
@@ -55,18 +70,18 @@ public class Words {
 
     /** A movement with its sign: {@code +2.5 kg}, {@code −5 kg}. */
     public String moved(Mass mass, MassUnit unit) {
-        String figure = mass.abs().format(unit, 1);
+        String figure = figure(mass.abs().format(unit, 1));
         return figure.startsWith("0 ") ? figure : (mass.isNegative() ? "−" : "+") + figure;
     }
 
     /** A share, its sign never alone on a line: {@code 72.5 %}. */
     public String percent(Percent percent) {
-        return percent.format(1) + "\u00a0%";
+        return figure(percent.format(1)) + "\u00a0%";
     }
 
     /** A share without decimals: {@code 73 %}. */
     public String wholePercent(Percent percent) {
-        return percent.format(0) + "\u00a0%";
+        return figure(percent.format(0)) + "\u00a0%";
     }
 
     /** A lift by its name; one of a club's own, which has none in the bundle, by its key put into words. */
@@ -119,7 +134,7 @@ public class Words {
     /** Plates as they are picked up: {@code 20 + 2.5}; with the unit only where it is not the lifter's. */
     public String plates(List<Plate> plates, MassUnit unit) {
         return plates.stream()
-                .map(plate -> plate.castIn() == unit ? plate.label() : plate.toString())
+                .map(plate -> figure(plate.castIn() == unit ? plate.label() : plate.toString()))
                 .collect(Collectors.joining(" + "));
     }
 

@@ -33,6 +33,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -81,13 +82,13 @@ class NewBlockController {
     /** A school as the chooser shows it. */
     record SchoolView(String key, int leastWeeks, int mostWeeks, int sessions, String start) {
 
-        static SchoolView of(School school) {
+        static SchoolView of(School school, Words words) {
             return new SchoolView(
                     school.key(),
                     school.leastWeeks(),
                     school.mostWeeks(),
                     school.sessions(),
-                    school.start().format(1));
+                    words.figure(school.start().format(1)));
         }
     }
 
@@ -185,7 +186,9 @@ class NewBlockController {
                 .addObject("state", state)
                 .addObject(
                         "schools",
-                        List.of(School.values()).stream().map(SchoolView::of).toList())
+                        Stream.of(School.values())
+                                .map(school -> SchoolView.of(school, words))
+                                .toList())
                 .addObject("weakPoints", List.of(WeakPoint.values()))
                 .addObject("deloads", List.of(Deload.values()))
                 .addObject("start", start(lifter, today))

@@ -114,7 +114,7 @@ class Paper {
         return new Line(
                 asked.letter(),
                 words.lift(asked.lift()),
-                part.with(part.details().ofTheSets()).shorthand(),
+                words.dose(part.with(part.details().ofTheSets()).shorthand()),
                 special.of(part, load, variation, plan.lifter().bodyMass(), unit),
                 part.details().cue().orElse(null),
                 setUp(plan, variation, cards),
@@ -139,14 +139,14 @@ class Paper {
         return setUp;
     }
 
-    private static String ramp(SessionPlan.SlotPlan slot, MassUnit unit) {
+    private String ramp(SessionPlan.SlotPlan slot, MassUnit unit) {
         return slot.ramp()
                 .map(ramp -> ramp.steps().stream().map(step -> step(step, unit)).collect(Collectors.joining(", ")))
                 .orElse(null);
     }
 
-    private static String step(RampStep step, MassUnit unit) {
-        return step.loading().total().figure(unit, 2) + "×" + step.reps();
+    private String step(RampStep step, MassUnit unit) {
+        return words.figure(step.loading().total(), unit) + "×" + step.reps();
     }
 
     private String plates(LifterBlock plan, SessionPlan.SlotPlan slot, MassUnit unit) {

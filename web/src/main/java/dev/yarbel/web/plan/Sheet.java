@@ -6,7 +6,6 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
@@ -261,7 +260,8 @@ class Sheet {
             Map<CellKey, CellView.Trouble> troubles,
             Map<CellKey, List<String>> marks) {
         int week = key.week();
-        String kept = slot.doses().get(week).map(Dose::shorthand).orElse("");
+        String kept =
+                slot.doses().get(week).map(dose -> words.dose(dose.shorthand())).orElse("");
         String text = typed.getOrDefault(key, kept);
         Optional<CellView.Trouble> trouble = Optional.ofNullable(troubles.get(key));
         if (trouble.isEmpty() && typed.containsKey(key)) {
@@ -296,7 +296,7 @@ class Sheet {
                 .max(Mass::compareTo)
                 .map(load -> new CellView.LoadView(
                         words.load(load, plan.lifter().unit()),
-                        load.figure(plan.lifter().unit(), 2),
+                        words.figure(load, plan.lifter().unit()),
                         words.other(load, plan.lifter().unit()),
                         false,
                         null,
@@ -324,7 +324,7 @@ class Sheet {
         LiftNumbers numbers = plan.resolver().numbers(lift);
         return new CellView.LoadView(
                 words.load(fit.load(), plan.lifter().unit()),
-                fit.load().figure(plan.lifter().unit(), 2),
+                words.figure(fit.load(), plan.lifter().unit()),
                 words.other(fit.load(), plan.lifter().unit()),
                 load.isAbout(),
                 beside(plan, prescription, known),
@@ -360,7 +360,7 @@ class Sheet {
         if (known.steps().size() > 1) {
             return known.steps().stream()
                     .skip(1)
-                    .map(fit -> fit.load().figure(unit, 2))
+                    .map(fit -> words.figure(fit.load(), unit))
                     .collect(Collectors.joining(" · "));
         }
         return part.changing()

@@ -65,7 +65,9 @@ class SheetEdits {
         HeldBlock held = blocks.hold(read);
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
         List<SetDoses.Change> changes = new ArrayList<>();
-        typed.forEach((key, cell) -> {
+        typed.forEach((key, sent) -> {
+            // the page has doses with the reader's decimal sign; they are compared as they are kept
+            TypedCell cell = new TypedCell(text(TypedDoses.read(read, sent.was())), sent.text());
             Optional<Slot> slot = held.block().slot(key.slot());
             if (!lens.shows(read.block(), key.slot())
                     || slot.isEmpty()
@@ -113,7 +115,8 @@ class SheetEdits {
         String now = text(slot.dose(week));
         if (!cell.was().equals(now)) {
             String who = blocks.whoChanged(held, slot.id(), week);
-            return Optional.of(new CellView.Overtaken(who.isEmpty() ? words.say("plan.somebody") : who, now));
+            return Optional.of(
+                    new CellView.Overtaken(who.isEmpty() ? words.say("plan.somebody") : who, words.dose(now)));
         }
         return dose.flatMap(asked -> held.closed(slot, asked).stream()
                 .findFirst()
@@ -211,7 +214,7 @@ class SheetEdits {
         try {
             return Fill.of(form.rule(), first, row, held.read().resolver().numbers(slot.lift()));
         } catch (FillRefused refused) {
-            List<Object> facts = new ArrayList<>(List.of(first.shorthand()));
+            List<Object> facts = new ArrayList<>(List.of(words.dose(first.shorthand())));
             for (Object fact : refused.facts()) {
                 facts.add(fact instanceof Percent percent ? words.percent(percent) : ((Reference) fact).word());
             }
