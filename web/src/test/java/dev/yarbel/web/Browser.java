@@ -111,7 +111,15 @@ public final class Browser implements AutoCloseable {
             driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
             driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", origin, "storageTypes", "all"));
             driver.executeCdpCommand("Emulation.clearDeviceMetricsOverride", Map.of());
+            reads("en-GB");
             driver.manage().logs().get(LogType.BROWSER).getAll();
+        }
+
+        /** @param language as a tag, {@code de}: what pages are asked for in */
+        void reads(String language) {
+            String agent = (String) driver.executeScript("return navigator.userAgent");
+            driver.executeCdpCommand(
+                    "Network.setUserAgentOverride", Map.of("userAgent", agent, "acceptLanguage", language));
         }
 
         void quit() {
@@ -149,6 +157,12 @@ public final class Browser implements AutoCloseable {
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
         driver.executeCdpCommand("Emulation.setScrollbarsHidden", Map.of("hidden", true));
+        return this;
+    }
+
+    /** Whoever uses it reads this language: {@code de}. */
+    public Browser reads(String language) {
+        chromium.reads(language);
         return this;
     }
 

@@ -28,7 +28,10 @@ final class ReadersFigures extends ResourceBundleMessageSource {
 
     /** A figure as {@code core} prints it, with the reader's decimal sign; any other text as it is. */
     static String in(String text, Locale reader) {
-        char sign = DecimalFormatSymbols.getInstance(reader).getDecimalSeparator();
+        if (text.indexOf('.') < 0) {
+            return text;
+        }
+        char sign = sign(reader);
         return sign != '.' && FIGURE.matcher(text).matches() ? text.replace('.', sign) : text;
     }
 
@@ -37,14 +40,21 @@ final class ReadersFigures extends ResourceBundleMessageSource {
      * quotes is somebody's own words and stays. Three decimals are left too: with a comma they could be thousands.
      */
     static String inDose(String shorthand, Locale reader) {
-        char sign = DecimalFormatSymbols.getInstance(reader).getDecimalSeparator();
-        return sign == '.' || shorthand.indexOf('.') < 0
+        if (shorthand.indexOf('.') < 0) {
+            return shorthand;
+        }
+        char sign = sign(reader);
+        return sign == '.'
                 ? shorthand
                 : POINT_OR_QUOTED
                         .matcher(shorthand)
                         .replaceAll(found -> found.group().equals(".")
                                 ? String.valueOf(sign)
                                 : Matcher.quoteReplacement(found.group()));
+    }
+
+    private static char sign(Locale reader) {
+        return DecimalFormatSymbols.getInstance(reader).getDecimalSeparator();
     }
 
     @Override
