@@ -56,6 +56,10 @@
     }
     if (event.key === "?") {
       keysDialog.showModal();
+    } else if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      if (!stepLine(event.key === "ArrowDown" ? 1 : -1)) {
+        return;
+      }
     } else if (event.key === "[" || event.key === "]") {
       var by = event.key === "[" ? -1 : 1;
       if (!turnWeek(by)) {
@@ -85,6 +89,19 @@
     }
     event.preventDefault();
   });
+
+  // Up and down lead from lifter to lifter; the links of a line are a Tab away.
+  function stepLine(by) {
+    var names = Array.from(document.querySelectorAll("table.morning tbody th a"));
+    var held = document.activeElement.closest("table.morning tbody tr");
+    var at = held ? names.findIndex(function (name) { return held.contains(name); }) : by > 0 ? -1 : names.length;
+    var next = names[at + by];
+    if (!next || !held && document.activeElement !== document.body && !document.activeElement.closest("main")) {
+      return false;
+    }
+    next.focus();
+    return true;
+  }
 
   // One week of the sheet is marked; [ and ] move the mark, Enter types there.
   function columnOf(selector) {

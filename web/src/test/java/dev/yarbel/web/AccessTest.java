@@ -88,6 +88,7 @@ class AccessTest {
             entry("GET /lifters/{id}/floor/side", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/side", May.THEIR_COACH),
             entry("GET /lifters/{id}/floor/review", May.THEIR_COACH),
+            entry("GET /lifters/{id}/floor/review/last", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/review/sets", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/review/note", May.THEIR_COACH),
             entry("GET /pass", May.WHOEVER_SIGNED_IN),

@@ -2,10 +2,12 @@ package dev.yarbel.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -212,6 +214,21 @@ class KeyboardTest {
         browser.press(Keys.SPACE, Keys.ESCAPE);
         goTo("2", "/calls");
         goTo("1", "/lifters");
+    }
+
+    @Test
+    void upAndDownLeadFromLifterToLifter() {
+        clubs.grow(club, 2, 2, 1);
+        signIn(club.coachName());
+        List<String> names = browser.all("table.morning tbody th a").stream()
+                .map(WebElement::getText)
+                .toList();
+        assertThat(names).hasSizeGreaterThan(2);
+        browser.press(Keys.ARROW_DOWN, Keys.ARROW_DOWN);
+        assertThat(browser.script("return document.activeElement.textContent")).isEqualTo(names.get(1));
+        browser.press(Keys.ARROW_UP, Keys.TAB);
+        assertThat(browser.script("return document.activeElement.closest('tr').querySelector('th a').textContent"))
+                .isEqualTo(names.get(0));
     }
 
     @Test

@@ -13,6 +13,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 @Entity
 class TrainingSession {
@@ -45,6 +46,11 @@ class TrainingSession {
 
     long clubId() {
         return clubId;
+    }
+
+    /** The day of the plan that it was lifted on; empty where nobody planned it. */
+    Optional<PlannedDay> plannedDay() {
+        return Optional.ofNullable(planDay).map(day -> new PlannedDay(day, planWeek));
     }
 
     SessionRatings ratings() {

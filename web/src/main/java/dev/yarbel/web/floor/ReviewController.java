@@ -5,11 +5,14 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.roster.LifterCard;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -35,6 +38,13 @@ class ReviewController {
     @GetMapping
     ModelAndView show(FloorDay floor) {
         return page(floor, FormState.NONE);
+    }
+
+    /** The session that was lifted last, wherever it stands in a plan. */
+    @GetMapping("/last")
+    String last(LifterCard lifter) {
+        PlannedDay day = sessions.latestPlanned(lifter).orElseThrow(NotFoundException::new);
+        return "redirect:" + address(lifter, day);
     }
 
     /** What the coach says of a set. */
@@ -99,7 +109,11 @@ class ReviewController {
     }
 
     private static ModelAndView back(FloorDay floor, String set) {
-        return new ModelAndView("redirect:/lifters/" + floor.plan().lifter().id() + "/floor/review?day=" + floor.day()
-                + "&week=" + floor.week() + set);
+        return new ModelAndView("redirect:" + address(floor.plan().lifter(), floor.key()) + set);
+    }
+
+    /** By the day's number, which is the same in whatever block it stands and wherever it was moved. */
+    private static String address(LifterCard lifter, PlannedDay day) {
+        return "/lifters/" + lifter.id() + "/floor/review?planned=" + day.day() + "&week=" + day.week();
     }
 }

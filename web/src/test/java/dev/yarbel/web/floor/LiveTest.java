@@ -11,13 +11,18 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.page.FloorNotifier;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -35,6 +40,9 @@ class LiveTest {
 
     @Autowired
     private Clubs4Tests clubs;
+
+    @Autowired
+    private Blocks blocks;
 
     @Autowired
     private FloorNotifier moved;
@@ -203,6 +211,31 @@ class LiveTest {
                         .details()
                         .coach())
                 .isEqualTo(seen);
+    }
+
+    @Test
+    void theMorningAndTheBookLeadToTheSessionLiftedLastAlsoInABlockThatAnotherTookThePlaceOf() throws Exception {
+        log("A.1", "187.5", "1", "8");
+        mvc.perform(form("/finish", "left", "99").with(club.asLifter())).andExpect(status().isFound());
+        long day = club.plan().block().days().get(0).id().number();
+        String review = club.url("/floor/review?planned=" + day + "&week=1");
+        mvc.perform(get("/lifters").with(club.asCoach()))
+                .andExpect(content().string(tagged(".lastheld a", "href=\"" + club.url("/floor/review/last") + "\"")));
+        blocks.begin(club.coach, club.lifter, new Block(TestSettings.TODAY, 1, List.of()).named("Next"), "");
+
+        mvc.perform(get(club.url("/floor/review/last")).with(club.asCoach())).andExpect(redirectedUrl(review));
+        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+                .andExpect(content().string(tagged("details a", "href=\"" + review.replace("&", "&amp;") + "\"")));
+        mvc.perform(get(review).with(club.asCoach())).andExpect(content().string(shows(".seen h2", "187.5 kg")));
+        mvc.perform(post(club.url("/floor/review/note"))
+                        .with(csrf())
+                        .with(club.asCoach())
+                        .param("planned", String.valueOf(day))
+                        .param("week", "1")
+                        .param("note", "well paced"))
+                .andExpect(redirectedUrl(review));
+        mvc.perform(get(club.url("/book")).with(club.asCoach()))
+                .andExpect(content().string(shows("details", "well paced")));
     }
 
     @Test
