@@ -178,6 +178,9 @@
     if (cell && (document.activeElement === document.body || !document.activeElement)) {
       cell.focus({ preventScroll: true });
     }
+    if (isCell(document.activeElement)) {
+      document.activeElement.scrollIntoView({ block: "nearest", inline: "nearest" });
+    }
   }
   document.addEventListener("htmx:afterRequest", function (event) {
     if (event.target === grid() && event.detail.successful) {
@@ -538,6 +541,19 @@
     box.querySelector("[name=rule]").focus();
     box.scrollIntoView({ block: "nearest" });
   }
+
+  // From any field of a fill Enter fills, and Esc leads back to the cell.
+  document.addEventListener("keydown", function (event) {
+    var choice = event.target.closest && event.target.closest("#fill select, #fill input");
+    if (choice && event.key === "Enter") {
+      event.preventDefault();
+      choice.blur();
+      choice.form.requestSubmit();
+    } else if (event.key === "Escape" && event.target.closest && event.target.closest("#fill")) {
+      event.preventDefault();
+      go(cellInHand());
+    }
+  });
 
   // ---- copying, from and to any spreadsheet
 

@@ -218,7 +218,7 @@
     }
     var sender = event.detail.requestConfig.elt.closest("form");
     var sent = event.detail.requestConfig.formData;
-    unkept = { fields: [], open: [], focus: main.contains(document.activeElement) ? placeOf(document.activeElement) : null };
+    unkept = { fields: [], open: [], again: event.detail.xhr.status < 400 && sender !== null && sender.matches("[data-again]"), focus: main.contains(document.activeElement) ? placeOf(document.activeElement) : null };
     main.querySelectorAll("input:not([type=hidden]), textarea, select").forEach(function (field) {
       var refused = field.getAttribute("aria-invalid") === "true" && field.form !== sender;
       var changed = field.form === sender ? changedSince(field, sent) : refused || changedByHand(field);
@@ -258,6 +258,10 @@
       summary.parentElement.open = summary.parentElement.open || unkept.open.indexOf(summary.textContent) >= 0;
     });
     var focused = unkept.focus && find(main, unkept.focus);
+    // one was added from a form that takes one after another: the next begins with the form's first field
+    if (focused && unkept.again && focused.form.matches("[data-again]") && focused.value === "") {
+      focused = focused.form.querySelector("select, input:not([type=hidden])");
+    }
     if (focused) {
       focused.focus({ preventScroll: true });
     }

@@ -232,6 +232,19 @@ class KeyboardTest {
     }
 
     @Test
+    void platesAreSetDownOneAfterAnother() {
+        signIn(club.coachName());
+        browser.open("/kit/" + club.gym);
+        int before = browser.all(".plates .piece").size();
+        browser.find(".plates .newpiece input[name='fields[MASS]']").click();
+        browser.press("0.5", Keys.TAB, "4", Keys.ENTER);
+        browser.waitFor(d -> browser.all(".plates .piece").size() == before + 1 ? true : null);
+        browser.waitFor(d -> browser.focused(".plates .newpiece input[name='fields[MASS]']"));
+        browser.press("0.25", Keys.TAB, "2", Keys.ENTER);
+        browser.waitFor(d -> browser.all(".plates .piece").size() == before + 2 ? true : null);
+    }
+
+    @Test
     void theThemeIsSwitchedByKeyboardAndStays() {
         signIn(club.coachName());
         browser.tabTo(".me summary").press(Keys.ENTER);

@@ -145,6 +145,19 @@ class PlanDeskJourneyTest {
         waitForRow("3x5 80%", "3x5 75%", "", "3x5 75%");
         undo();
         waitForRow("3x5 80%", "3x5 75%", "3x5 80%", "3x5 75%");
+        // Esc leads back to the cell; Enter fills from a choice too
+        browser.waitFor(d -> browser.focused(ROW + "td:nth-child(2) textarea.dose"));
+        browser.hold(Keys.CONTROL, Keys.ARROW_RIGHT);
+        browser.waitFor(d -> browser.focused("#fill [name=rule]"));
+        browser.press(Keys.ESCAPE);
+        browser.waitFor(d -> browser.focused(ROW + "td:nth-child(2) textarea.dose"));
+        browser.hold(Keys.CONTROL, Keys.ARROW_RIGHT);
+        browser.waitFor(d -> browser.focused("#fill [name=rule]"));
+        browser.press(Keys.ENTER);
+        waitForRow("3x5 80%", "3x5 80%", "3x5 80%", "3x5 80%");
+        browser.waitFor(d -> browser.focused(ROW + "td:nth-child(2) textarea.dose"));
+        undo();
+        waitForRow("3x5 80%", "3x5 75%", "3x5 80%", "3x5 75%");
     }
 
     private void undo() {
