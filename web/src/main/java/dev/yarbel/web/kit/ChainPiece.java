@@ -22,7 +22,7 @@ record ChainPiece(String name, Mass perMetre, Length length, int count, MassUnit
                 answers.name(),
                 answers.mass(PieceField.PER_METRE),
                 answers.length(PieceField.LENGTH),
-                answers.number(PieceField.COUNT, 1, 40),
+                answers.count(PieceField.COUNT, 1, 40),
                 answers.unit(PieceField.PER_METRE));
     }
 

@@ -12,9 +12,13 @@ import dev.yarbel.web.page.UnreadableException;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Reads what stands in the fields of a piece of kit. What cannot be read is an {@link UnreadableException} with its field. */
 final class PieceAnswers {
+
+    private static final Pattern PAIRS = Pattern.compile("(?i)(\\d{1,3})\\s*(?:pairs?|pr|paare?)");
 
     private static final Length LEAST_LENGTH = Length.ofCm(5);
     private static final Length MOST_LENGTH = Length.ofCm(1000);
@@ -114,6 +118,16 @@ final class PieceAnswers {
 
     int number(PieceField field, int least, int most) {
         return read(field, text -> Reading.number(text, least, most));
+    }
+
+    /** How many there are, singly or in pairs: {@code 4}, {@code 2 pairs}. */
+    int count(PieceField field, int least, int most) {
+        return read(field, text -> {
+            Matcher pairs = PAIRS.matcher(text.strip());
+            return pairs.matches()
+                    ? 2 * Reading.number(pairs.group(1), 1, most / 2)
+                    : Reading.number(text, least, most);
+        });
     }
 
     Optional<Integer> year(PieceField field) {

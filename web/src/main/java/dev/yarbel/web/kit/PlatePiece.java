@@ -16,7 +16,7 @@ record PlatePiece(Plate plate, int count) implements Piece {
 
     static PlatePiece read(PieceAnswers answers) {
         Mass mass = answers.mass(PieceField.MASS);
-        int count = answers.number(PieceField.COUNT, 1, 200);
+        int count = answers.count(PieceField.COUNT, 1, 200);
         MassUnit castIn = answers.unit(PieceField.MASS);
         if (!answers.isMeant(PieceField.COUNT)) {
             FarOff.plates(count).ifPresent(most -> {

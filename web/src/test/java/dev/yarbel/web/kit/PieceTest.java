@@ -21,7 +21,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Pieces of kit of every shelf, as they are kept and read again. */
 class PieceTest {
@@ -121,6 +123,20 @@ class PieceTest {
                 }
             }
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4, 4", "2 pairs, 4", "1 pair, 2", "3pr, 6", "2 Paar, 4", "3, 3"})
+    void platesAreCountedSinglyOrInPairs(String typed, int count) {
+        assertThat(Shelf.PLATES.read(typed(Map.of(PieceField.MASS, "20", PieceField.COUNT, typed))))
+                .isEqualTo(new PlatePiece(new Plate(Mass.ofKg(20), MassUnit.KG, false, false), count));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"0 pairs", "101 pairs", "two pairs", "2 x", "pairs"})
+    void noOtherCountIsTaken(String typed) {
+        assertThatThrownBy(() -> Shelf.PLATES.read(typed(Map.of(PieceField.MASS, "20", PieceField.COUNT, typed))))
+                .isInstanceOf(UnreadableException.class);
     }
 
     @Test
