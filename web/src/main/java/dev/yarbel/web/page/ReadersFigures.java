@@ -3,6 +3,8 @@ package dev.yarbel.web.page;
 import java.text.DecimalFormatSymbols;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.context.support.ResourceBundleMessageSource;
@@ -18,6 +20,9 @@ final class ReadersFigures extends ResourceBundleMessageSource {
             Pattern.compile("[+\u2212-]?\\d+\\.\\d+(?:[ \u00a0]?(?:kg|lb|t|cm|in|m|ft|%))?");
 
     private static final Pattern POINT_OR_QUOTED = Pattern.compile("\"[^\"]*\"|(?<=\\d)\\.(?=\\d{1,2}(?!\\d))");
+
+    /** Of the few languages that have a file; looked up for every figure of a page. */
+    private static final Map<Locale, Character> SIGNS = new ConcurrentHashMap<>();
 
     ReadersFigures() {
         setBasename("messages");
@@ -54,7 +59,8 @@ final class ReadersFigures extends ResourceBundleMessageSource {
     }
 
     private static char sign(Locale reader) {
-        return DecimalFormatSymbols.getInstance(reader).getDecimalSeparator();
+        return SIGNS.computeIfAbsent(
+                reader, language -> DecimalFormatSymbols.getInstance(language).getDecimalSeparator());
     }
 
     @Override
