@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -107,6 +108,41 @@ class FloorPhoneTest {
             browser.phone();
             browser.assertSound();
             signOut();
+        }
+    }
+
+    /** One session with every special kind: the words in sight above what is tapped, whatever kind it is. */
+    @Test
+    void aSessionOfEverySpecialKindSaysSoInSight() {
+        List<String> slots = List.of(
+                "squat 3x3 100kg +bands 10/35kg",
+                "bench-press 3x3 80kg +chains 15kg",
+                "squat 2x5 100kg lowering tempo 5010",
+                "bench-press 2x3 80kg assisted",
+                "squat 8x2 90kg speed",
+                "deadlift 3x3 120kg partial",
+                "squat max to @9 90kg paused",
+                "squat 3x5 100kg position",
+                "deadlift 2x3 140kg rest free",
+                "barbell-row 3x10 feel choice bad",
+                "pull-up 3x5 bw+10kg",
+                "squat 3x3 100kg +bands 10/35kg blind");
+        TestClub club = signedIn(slots.toArray(String[]::new));
+        for (int i = 0; i < slots.size(); i++) {
+            String task = (char) ('A' + i) + ".1";
+            browser.open(club.url("/floor?day=0&week=1&task=" + task));
+            browser.waitForText(".now h2", task.substring(0, 1) + " ");
+            if (!browser.all(".now .lookover button").isEmpty()) {
+                browser.all(".now .lookover input[type=checkbox]").forEach(WebElement::click);
+                browser.click(".now .lookover button");
+                browser.waitFor(d -> browser.all(".now .lookover").isEmpty() ? true : null);
+                browser.open(club.url("/floor?day=0&week=1&task=" + task));
+            }
+            seen(".now .special");
+            seen(Stream.of(".now .verdict button", ".now form.log > .picker .miss", ".now form.log > button.wide")
+                    .filter(tapped -> !browser.all(tapped).isEmpty())
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(task + " " + browser.text(".now"))));
         }
     }
 

@@ -164,9 +164,18 @@ public class Blocks implements PlannedNeeds {
      * So nobody's session is empty all of a sudden because their coach begins another block.
      */
     public Optional<LifterBlock> onFloor(LifterCard lifter, ZoneId zone) {
-        return current(lifter, zone).map(plan -> plan.begunElsewhereToday()
+        return current(lifter, zone).map(plan -> trainedToday(lifter, zone, plan));
+    }
+
+    /** The same from what was read of the lifter already, as {@link #current} takes it. */
+    public Optional<LifterBlock> onFloor(LifterCard lifter, ZoneId zone, LifterRecord known, AvailableKit kit) {
+        return current(lifter, zone, known, kit).map(plan -> trainedToday(lifter, zone, plan));
+    }
+
+    private LifterBlock trainedToday(LifterCard lifter, ZoneId zone, LifterBlock current) {
+        return current.begunElsewhereToday()
                 .flatMap(day -> holding(lifter, zone, day.day()))
-                .orElse(plan));
+                .orElse(current);
     }
 
     /** The block that has a day, by the day's number, whichever the lifter is in. */

@@ -53,7 +53,7 @@ class StripMaker implements Strips, StripSource {
 
     @Override
     public Optional<Strip> strip(LifterCard lifter, ZoneId zone, LifterRecord known, AvailableKit kit) {
-        return blocks.current(lifter, zone, known, kit).map(this::draw);
+        return blocks.onFloor(lifter, zone, known, kit).map(this::draw);
     }
 
     /** A lane's work on one day of one week. */

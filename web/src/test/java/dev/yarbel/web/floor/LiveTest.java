@@ -221,11 +221,16 @@ class LiveTest {
         String review = club.url("/floor/review?planned=" + day + "&week=1");
         mvc.perform(get("/lifters").with(club.asCoach()))
                 .andExpect(content().string(tagged(".lastheld a", "href=\"" + club.url("/floor/review/last") + "\"")));
+        String trained = club.plan().block().name();
         blocks.begin(club.coach, club.lifter, new Block(TestSettings.TODAY, 1, List.of()).named("Next"), "");
 
         mvc.perform(get(club.url("/floor/review/last")).with(club.asCoach())).andExpect(redirectedUrl(review));
         mvc.perform(get(club.url("/book")).with(club.asCoach()))
-                .andExpect(content().string(tagged("details a", "href=\"" + review.replace("&", "&amp;") + "\"")));
+                .andExpect(content()
+                        .string(allOf(
+                                tagged("details a", "href=\"" + review.replace("&", "&amp;") + "\""),
+                                // today belongs to the block it was begun in, in the book's strip too
+                                tagged("#strip", trained + ": the block"))));
         mvc.perform(get(review).with(club.asCoach())).andExpect(content().string(shows(".seen h2", "187.5 kg")));
         mvc.perform(post(club.url("/floor/review/note"))
                         .with(csrf())
