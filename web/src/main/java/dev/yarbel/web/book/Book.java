@@ -63,6 +63,12 @@ public class Book {
         this.clock = clock;
     }
 
+    /** The planned day that a lifter trained last; empty before the first. */
+    @Transactional(readOnly = true)
+    public Optional<PlannedDay> lastPlanned(LifterCard lifter) {
+        return logs.lastPlanned(lifter.clubId(), lifter.id());
+    }
+
     /** What is known of a lifter today; estimates come from finished sessions of the last half year only. */
     @Transactional(readOnly = true)
     public LifterRecord standing(LifterCard lifter) {

@@ -65,6 +65,20 @@ class LogReader {
                 .findFirst();
     }
 
+    /** The planned day that was lifted last; empty before the first. */
+    Optional<PlannedDay> lastPlanned(long clubId, long lifterId) {
+        return jdbc
+                .query(
+                        "select plan_day, plan_week from training_session"
+                                + " where club_id = ? and lifter_id = ? and plan_day is not null"
+                                + " order by held_on desc, id desc limit 1",
+                        (row, number) -> new PlannedDay(row.getLong(1), row.getInt(2)),
+                        clubId,
+                        lifterId)
+                .stream()
+                .findFirst();
+    }
+
     private static final String GLANCE =
             "select s.lifter_id, s.id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.count_said, s.judgement ";
 

@@ -230,14 +230,6 @@ public class Sessions {
                         session.finishedAt() != null, Optional.ofNullable(sets.lastLogged(clubId, session.id()))));
     }
 
-    /** The planned day that was lifted last; empty before the first. */
-    @Transactional(readOnly = true)
-    public Optional<PlannedDay> latestPlanned(LifterCard lifter) {
-        return sessions.findFirstByClubIdAndLifterIdAndPlanDayNotNullOrderByHeldOnDescIdDesc(
-                        lifter.clubId(), lifter.id())
-                .flatMap(TrainingSession::plannedDay);
-    }
-
     /** The changes made on the floor to a day, which stand, in the order they were made. */
     @Transactional(readOnly = true)
     public List<FloorChange> changes(LifterCard lifter, SessionLog session) {

@@ -13,7 +13,6 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 
 @Entity
 class TrainingSession {
@@ -46,11 +45,6 @@ class TrainingSession {
 
     long clubId() {
         return clubId;
-    }
-
-    /** The day of the plan that it was lifted on; empty where nobody planned it. */
-    Optional<PlannedDay> plannedDay() {
-        return Optional.ofNullable(planDay).map(day -> new PlannedDay(day, planWeek));
     }
 
     SessionRatings ratings() {

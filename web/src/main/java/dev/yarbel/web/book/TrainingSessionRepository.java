@@ -17,9 +17,6 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
             long clubId, long lifterId, long planDay, int planWeek);
 
-    Optional<TrainingSession> findFirstByClubIdAndLifterIdAndPlanDayNotNullOrderByHeldOnDescIdDesc(
-            long clubId, long lifterId);
-
     @Query("select distinct s.lifterId from TrainingSession s where s.clubId = :clubId and s.startedAt >= :since")
     List<Long> begunSince(long clubId, Instant since);
 

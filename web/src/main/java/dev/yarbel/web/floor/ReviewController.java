@@ -5,6 +5,7 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.FormState;
@@ -27,10 +28,12 @@ import org.springframework.web.servlet.ModelAndView;
 @RequestMapping("/lifters/{id}/floor/review")
 class ReviewController {
 
+    private final Book book;
     private final Sessions sessions;
     private final DayWriter writer;
 
-    ReviewController(Sessions sessions, DayWriter writer) {
+    ReviewController(Book book, Sessions sessions, DayWriter writer) {
+        this.book = book;
         this.sessions = sessions;
         this.writer = writer;
     }
@@ -43,7 +46,7 @@ class ReviewController {
     /** The session that was lifted last, wherever it stands in a plan. */
     @GetMapping("/last")
     String last(LifterCard lifter) {
-        PlannedDay day = sessions.latestPlanned(lifter).orElseThrow(NotFoundException::new);
+        PlannedDay day = book.lastPlanned(lifter).orElseThrow(NotFoundException::new);
         return "redirect:" + address(lifter, day);
     }
 
