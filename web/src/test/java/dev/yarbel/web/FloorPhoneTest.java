@@ -154,9 +154,11 @@ class FloorPhoneTest {
                 "/floor?day=0&week=1&task=A.1", "/floor?day=0&week=1&task=A.w1", "/home", "/book", "/profile")) {
             browser.smallPhone().open(club.url(page));
             fits(page, "320 wide");
-            browser.phone().open(club.url(page));
-            browser.script("document.documentElement.style.fontSize = '200%'");
-            fits(page, "text at 200 %");
+            for (boolean small : new boolean[] {false, true}) {
+                (small ? browser.smallPhone() : browser.phone()).open(club.url(page));
+                browser.script("document.documentElement.style.fontSize = '200%'");
+                fits(page, (small ? "320 wide, " : "") + "text at 200 %");
+            }
         }
         browser.phone().open("/how");
         browser.script("document.documentElement.style.fontSize = '200%'");
