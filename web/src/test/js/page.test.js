@@ -52,7 +52,7 @@ test("what was chosen while an earlier answer was on its way is sent when that c
     } else {
       chosen.checked = true;
     }
-    tell("htmx:beforeSwap", { target: main, shouldSwap: true, requestConfig: { elt: form, formData: before } });
+    tell("htmx:beforeSwap", { target: main, shouldSwap: true, xhr: { status: 200 }, requestConfig: { elt: form, formData: before } });
     main.innerHTML = questions;
     const heard = [];
     main.addEventListener("change", (event) => heard.push(event.target.name));
@@ -60,5 +60,21 @@ test("what was chosen while an earlier answer was on its way is sent when that c
     tell("htmx:afterSettle", { target: main });
     assert.deepEqual(heard.filter((name) => name === field), sent);
     assert.equal(main.querySelector("[name=" + field + "]")[typed ? "value" : "checked"], typed ? "because" : true);
+  }
+});
+
+test("from a form that takes one after another the next begins with its first field, unless it was refused or typed into", () => {
+  const main = document.getElementById("main");
+  const kit = `<form action="/kit" data-again><input type="hidden" name="_csrf"><input name="mass"><input name="count"></form>`;
+  for (const [status, typed, held] of [[200, "", "mass"], [422, "", "count"], [200, "4", "count"]]) {
+    main.innerHTML = kit;
+    const form = main.querySelector("form");
+    form.elements.count.focus();
+    const sent = new page.window.FormData(form);
+    form.elements.count.value = typed;
+    tell("htmx:beforeSwap", { target: main, shouldSwap: true, xhr: { status }, requestConfig: { elt: form, formData: sent } });
+    main.innerHTML = kit;
+    tell("htmx:afterSwap", { target: main });
+    assert.equal(document.activeElement.name, held);
   }
 });
