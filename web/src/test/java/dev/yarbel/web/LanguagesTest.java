@@ -20,7 +20,6 @@ import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -147,14 +146,5 @@ class LanguagesTest {
             }
         }
         return left;
-    }
-
-    @Test
-    void whoeverReadsALanguageThatHasNoFileReadsEnglish() throws Exception {
-        Cookie who = signedIn("bryn", "harbour-light");
-        assertThat(Jsoup.parse(page("/lifters", who, "fr").getContentAsString())
-                        .select("html")
-                        .attr("lang"))
-                .isEqualTo("en");
     }
 }
