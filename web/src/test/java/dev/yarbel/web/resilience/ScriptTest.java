@@ -76,6 +76,7 @@ class ScriptTest {
                         "restore FILE",
                         "test",
                         "mutants",
+                        "prove",
                         "pictures")
                 .contains("YARBEL_PORT", "YARBEL_ADDRESS", "YARBEL_STATE", "YARBEL_DB_URL", "JAVA_OPTS");
     }

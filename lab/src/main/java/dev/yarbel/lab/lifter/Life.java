@@ -1,0 +1,23 @@
+package dev.yarbel.lab.lifter;
+
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.record.LiftedSession;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What became of a lifter: the log, and what nobody in life would know.
+ *
+ * @param first the first day
+ * @param tested a max of each lift tested on the day before, in kg, within a few percent of the truth
+ * @param sessions what was written down, slips and all, in order
+ * @param weeks the truth on the last day of each week
+ */
+public record Life(LocalDate first, Map<Lift, Double> tested, List<LiftedSession> sessions, List<Week> weeks) {
+
+    /**
+     * @param standing the true max of each lift without the day's form and fatigue, in kg
+     */
+    public record Week(LocalDate last, Map<Lift, Double> standing) {}
+}
