@@ -67,10 +67,6 @@ public final class SimulatedLifter {
         return new SimulatedLifter(random, Traits.draw(random));
     }
 
-    Traits traits() {
-        return traits;
-    }
-
     /** What training has made of one lift; steady training at first. */
     private static final class Strength {
 

@@ -29,7 +29,7 @@ record Traits(
     record InLift(double max, double gain, RepFamily curve, double steepness, double bias) {}
 
     private static final Map<Lift, Double> OF_THE_SQUAT =
-            new LinkedHashMap<>(Map.of(Lift.SQUAT, 1.0, Lift.BENCH_PRESS, 0.68, Lift.DEADLIFT, 1.18));
+            Map.of(Lift.SQUAT, 1.0, Lift.BENCH_PRESS, 0.68, Lift.DEADLIFT, 1.18);
 
     static Traits draw(RandomGenerator random) {
         double squat = 130 * Math.exp(0.3 * random.nextGaussian());

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,7 +30,7 @@ class SimulatedLifterTest {
                 .toList();
     }
 
-    private static double share(List<LiftedSet> all, java.util.function.Predicate<LiftedSet> which) {
+    private static double share(List<LiftedSet> all, Predicate<LiftedSet> which) {
         return (double) all.stream().filter(which).count() / all.size();
     }
 
@@ -86,7 +88,7 @@ class SimulatedLifterTest {
         List<LiftedSet> all = sets();
         assertThat(share(all, set -> set.effort().isMissed())).isBetween(0.01, 0.15);
         assertThat(share(all, set -> set.effort().isMoreThanFourLeft())).isBetween(0.05, 0.5);
-        assertThat(share(all, set -> set.effort().equals(Effort.rated(dev.yarbel.core.effort.Rpe.of(8)))))
+        assertThat(share(all, set -> set.effort().equals(Effort.rated(Rpe.of(8)))))
                 .isBetween(0.05, 0.3);
         assertThat(all).allSatisfy(set -> assertThat(set.load().isPositive()).isTrue());
     }

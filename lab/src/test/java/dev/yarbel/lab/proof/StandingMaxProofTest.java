@@ -3,13 +3,18 @@ package dev.yarbel.lab.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.estimate.StartingMax;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.lab.lifter.Life;
 import dev.yarbel.lab.lifter.SimulatedLifter;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -64,10 +69,16 @@ class StandingMaxProofTest {
         Life life = SimulatedLifter.of(SEED).live(WEEKS);
         LocalDate evening = life.weeks().get(WEEKS - 1).last();
         double truth = life.weeks().get(WEEKS - 1).standing().get(Lift.SQUAT);
-        StartingMax start = new StartingMax(dev.yarbel.core.measure.Mass.ofKg(100), life.first());
+        StartingMax start = new StartingMax(Mass.ofKg(100), life.first());
         Guess guess = epley.on(evening, Lift.SQUAT, start, life.sessions()).orElseThrow();
         assertThat(guess.saysHowSure()).isFalse();
         assertThat(Math.abs(guess.error(truth))).isLessThan(0.25);
+        // a load written down in pounds as if it were kilograms is nobody's best
+        LiftedSet slip =
+                new LiftedSet(Lift.SQUAT, Mass.ofKg(Math.round(2.2 * guess.max())), 1, Effort.rated(Rpe.of(9)));
+        List<LiftedSession> withSlip = new ArrayList<>(life.sessions());
+        withSlip.add(new LiftedSession(evening, List.of(slip)));
+        assertThat(epley.on(evening, Lift.SQUAT, start, withSlip)).contains(guess);
         assertThat(epley.on(evening, Lift.SQUAT, start, List.of()).orElseThrow().max())
                 .isEqualTo(100);
     }
