@@ -21,10 +21,14 @@ public record OneParameterCurve(BigDecimal k) implements RepCurve {
     private static final double MOST = 0.15;
 
     public OneParameterCurve {
+        check(k);
+        k = k.stripTrailingZeros();
+    }
+
+    static void check(BigDecimal k) {
         if (k.doubleValue() < LEAST || k.doubleValue() > MOST) {
             throw new IllegalArgumentException("k lies between " + LEAST + " and " + MOST + ", not " + k);
         }
-        k = k.stripTrailingZeros();
     }
 
     /**

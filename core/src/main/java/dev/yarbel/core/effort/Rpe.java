@@ -60,6 +60,11 @@ public final class Rpe implements Comparable<Rpe> {
         return new Rpe(20 - halvesLeft);
     }
 
+    /** Half a point harder for 1, easier for −1, the same for 0; never beyond the ends of the scale. */
+    public Rpe towards(int harder) {
+        return new Rpe(Math.max(2, Math.min(20, halves + Integer.signum(harder))));
+    }
+
     /** Repetitions in reserve, 10 − RPE, in halves: 4 for RPE 8. */
     public int halvesLeft() {
         return 20 - halves;

@@ -20,6 +20,10 @@ import java.util.Optional;
 public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
 
     private static final int LEAST_WEEKS_OF_TREND = 3;
+    /** The quantile of the standard normal distribution between whose two sides 80 % lie. */
+    private static final double EIGHTY = 1.2816;
+
+    private static final double PERCENT = 100;
 
     public MaxEstimate {
         movements = List.copyOf(movements);
@@ -41,11 +45,47 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
                                 BigDecimal.ONE.divide(BigDecimal.valueOf(weeks), 6, RoundingMode.HALF_UP))));
     }
 
-    /** The estimate before and after a session, with what each of its sets had to do with it. */
-    public record Movement(LocalDate date, Mass before, Mass after, List<Contribution> contributions) {
+    /** The low end of the range that holds the max four times of five. */
+    public Mass low() {
+        return at(max, spread, -EIGHTY);
+    }
+
+    /** The high end of the range that holds the max four times of five; a little further off than the low one. */
+    public Mass high() {
+        return at(max, spread, EIGHTY);
+    }
+
+    /** So many standard deviations off; the logarithm of a max is what is normally distributed. */
+    private static Mass at(Mass max, Mass spread, double spreads) {
+        double share = spread.percentOf(max).figure().doubleValue() / PERCENT;
+        return max.times(Percent.ofShare(BigDecimal.valueOf(Math.exp(spreads * share))));
+    }
+
+    /**
+     * The estimate before and after a session, with what each of its sets had to do with it. What its sets did not move, other
+     * lifts of the session did, by what they told of the day's form and of how the lifter rates.
+     *
+     * @param spread one standard deviation of the estimate after it
+     */
+    public record Movement(LocalDate date, Mass before, Mass after, Mass spread, List<Contribution> contributions) {
 
         public Movement {
             contributions = List.copyOf(contributions);
+        }
+
+        /** The low end of the range that held the max four times of five after it. */
+        public Mass low() {
+            return at(after, spread, -EIGHTY);
+        }
+
+        /** The high end of it. */
+        public Mass high() {
+            return at(after, spread, EIGHTY);
+        }
+
+        /** What other lifts of the session, or a bound on how much one may do, moved it by. */
+        public Mass elsewhere() {
+            return contributions.stream().map(Contribution::moved).reduce(after.minus(before), Mass::minus);
         }
     }
 
@@ -54,7 +94,7 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
      *
      * @param max the max this set alone speaks for
      * @param weight its share of the session's evidence; all of a session's add up to 100 %
-     * @param moved how far it moved the estimate; all of a session's add up to the whole movement, but for rounding
+     * @param moved how far it moved the estimate
      */
     public record Contribution(LiftedSet set, Mass max, Percent weight, Mass moved) {}
 }

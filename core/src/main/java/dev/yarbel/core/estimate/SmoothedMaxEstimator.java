@@ -141,7 +141,8 @@ public final class SmoothedMaxEstimator implements MaxEstimator {
                             mass(gain * share * (e.max - from)));
                 })
                 .toList();
-        return new MaxEstimate.Movement(date, mass(from), mass(after.max), contributions);
+        return new MaxEstimate.Movement(
+                date, mass(from), mass(after.max), mass(after.max * after.doubt), contributions);
     }
 
     private static double kg(Mass mass) {

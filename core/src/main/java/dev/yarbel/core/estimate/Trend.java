@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Where a max has been going over the last six weeks. Less than one part in a hundred either way is standing still: it is
+ * Where a max has been going over the last six weeks. Less than 2.5 % either way is standing still: it is
  * within what a good or a bad day makes of an estimate. Window and threshold are starting values of ours.
  *
  * @param by how far the estimate moved; negative when it fell
@@ -21,7 +21,7 @@ public record Trend(Direction direction, Mass by, LocalDate since, int sessions)
     public static final int WEEKS = 6;
 
     private static final int LEAST_DAYS = 14;
-    private static final Percent LEAST = Percent.of(1);
+    private static final Percent LEAST = Percent.of("2.5");
 
     /** Which way. */
     public enum Direction {

@@ -43,6 +43,15 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
     }
 
     /**
+     * The rating that counts: the lifter's own, moved by half a point at most toward what others saw of the set. A video, a
+     * partner and a coach who agree still move it by half a point; where they disagree they move it by nothing (common practice,
+     * no source).
+     */
+    public Optional<Rpe> ratingOnRecord() {
+        return effort.rating().map(own -> own.towards(Integer.signum(details.harderThan(own))));
+    }
+
+    /**
      * The repetitions the load was good for, where the set says something about a max: rated 6 or harder, or missed
      * after at least one repetition, and twelve repetitions in all at most. A set that a spotter helped says nothing, nor
      * does a miss for another reason than strength.

@@ -111,6 +111,15 @@ public record SetDetails(
         setUp = Collections.unmodifiableMap(ordered);
     }
 
+    /** How many more of those who saw the set found it harder than a rating than found it easier; below nothing for easier. */
+    int harderThan(Rpe own) {
+        return video.map(seen -> seen == Video.HARDER ? 1 : -1).orElse(0)
+                + partner.map(seen -> Integer.signum(seen.compareTo(own))).orElse(0)
+                + coach.rating()
+                        .map(seen -> Integer.signum(seen.compareTo(own)))
+                        .orElse(0);
+    }
+
     static void checkNote(String words) {
         if (words.isBlank() || words.length() > LONGEST_NOTE) {
             throw new IllegalArgumentException("a note has up to " + LONGEST_NOTE + " characters");

@@ -5,6 +5,7 @@ import dev.yarbel.core.record.LiftedSession;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * What became of a lifter: the log, and what nobody in life would know.
@@ -13,11 +14,24 @@ import java.util.Map;
  * @param tested a max of each lift tested on the day before, in kg, within a few percent of the truth
  * @param sessions what was written down, slips and all, in order
  * @param weeks the truth on the last day of each week
+ * @param habits the truth that does not change, of each lift
  */
-public record Life(LocalDate first, Map<Lift, Double> tested, List<LiftedSession> sessions, List<Week> weeks) {
+public record Life(
+        LocalDate first,
+        Map<Lift, Double> tested,
+        List<LiftedSession> sessions,
+        List<Week> weeks,
+        Map<Lift, Habit> habits) {
+
+    /**
+     * @param bias what is said to be left beyond what is left, in repetitions
+     * @param share of the max that is good for a number of repetitions to the limit, as sets of several are lifted
+     */
+    public record Habit(double bias, IntToDoubleFunction share) {}
 
     /**
      * @param standing the true max of each lift without the day's form and fatigue, in kg
+     * @param away the lifter did not train at all
      */
-    public record Week(LocalDate last, Map<Lift, Double> standing) {}
+    public record Week(LocalDate last, Map<Lift, Double> standing, boolean away) {}
 }

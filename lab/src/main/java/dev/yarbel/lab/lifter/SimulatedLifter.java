@@ -20,7 +20,7 @@ import java.util.Random;
 
 /**
  * A lifter who trains three times a week, gains strength from it, tires, has good and bad days, rates with a leaning of their own,
- * stays away and comes back, and sometimes writes down something wrong.
+ * stays away and comes back, is ill at times, and sometimes writes down something wrong.
  *
  * <p>The true max follows an impulse-response model (Banister et al. 1975): training adds to a slow gain that fades within
  * six weeks, and to a fatigue that fades within nine days. Day's form wanders on from day to day. What can be done on
@@ -38,6 +38,9 @@ public final class SimulatedLifter {
     private static final double LOST_WITHOUT_TRAINING = 0.06;
 
     private static final double TIRED_BY_A_SET = 0.004;
+    private static final double BREAKS = 0.4;
+    private static final int ILL_FOR = 9;
+    private static final double ILL = 0.94;
     private static final double GUESS_OF_THE_COACH = 0.03;
     private static final double TEST_OFF = 0.02;
     private static final double MORE_THAN_FOUR = 4.25;
@@ -55,6 +58,10 @@ public final class SimulatedLifter {
     private final Traits traits;
     private final Map<Lift, Strength> strengths = new LinkedHashMap<>();
     private double form;
+    private int daysIll;
+    private int jumpsIn;
+    private double jumpsBy;
+    private double jumped = 1;
 
     private SimulatedLifter(Random random, Traits traits) {
         this.random = random;
@@ -89,28 +96,47 @@ public final class SimulatedLifter {
         }
 
         /** Without the day's form and fatigue: what it was at first, what was added since, and what staying away took. */
-        double standing(double trained) {
-            return of.max() * (1 + of.gain() * trained + LOST_WITHOUT_TRAINING * (gain - 1));
+        double standing(double trained, double jumped) {
+            return of.max() * jumped * (1 + of.gain() * trained + LOST_WITHOUT_TRAINING * (gain - 1));
         }
     }
 
     /** A year, or so many weeks. */
     public Life live(int weeks) {
+        return live(weeks, random.nextDouble() < BREAKS ? 8 + random.nextInt(Math.max(1, weeks - 12)) : -1, false);
+    }
+
+    /**
+     * So many weeks in which the standing max stays as it is but for one jump at the beginning of a week; without a break.
+     *
+     * @param jump as a share of the max; nothing for none at all
+     */
+    public Life liveSteadily(int weeks, int inWeek, double jump) {
+        jumpsIn = inWeek;
+        jumpsBy = jump;
+        return live(weeks, -1, true);
+    }
+
+    private Life live(int weeks, int away, boolean steady) {
         Map<Lift, Double> tested = new LinkedHashMap<>();
         strengths.forEach(
-                (lift, strength) -> tested.put(lift, strength.standing(0) * (1 + TEST_OFF * random.nextGaussian())));
+                (lift, strength) -> tested.put(lift, strength.standing(0, 1) * (1 + TEST_OFF * random.nextGaussian())));
         List<LiftedSession> sessions = new ArrayList<>();
         List<Life.Week> truth = new ArrayList<>();
-        int away = random.nextDouble() < 0.4 ? 8 + random.nextInt(Math.max(1, weeks - 12)) : -1;
         int weeksAway = 2 + random.nextInt(3);
         for (int week = 0; week < weeks; week++) {
-            double trained = Math.min(1, week / 40.0);
+            double trained = steady ? 0 : Math.min(1, week / 40.0);
+            jumped = week >= jumpsIn ? 1 + jumpsBy : 1;
+            boolean gone = week >= away && week < away + weeksAway && away > 0;
+            if (random.nextDouble() < traits.fallsIll()) {
+                daysIll = ILL_FOR;
+            }
             for (int day = 0; day < 7; day++) {
                 LocalDate date = FIRST_DAY.plusDays(7L * week + day);
                 form = FORM_STAYS * form
                         + traits.dayForm() * Math.sqrt(1 - FORM_STAYS * FORM_STAYS) * random.nextGaussian();
                 strengths.values().forEach(Strength::rest);
-                boolean gone = week >= away && week < away + weeksAway && away > 0;
+                daysIll = Math.max(0, daysIll - 1);
                 for (int session = 0; session < TRAINING_DAYS.length; session++) {
                     if (day == TRAINING_DAYS[session] && !gone && random.nextDouble() > traits.missesSession()) {
                         sessions.add(train(date, SESSIONS.get(session), trained));
@@ -118,18 +144,20 @@ public final class SimulatedLifter {
                 }
             }
             Map<Lift, Double> standing = new LinkedHashMap<>();
-            strengths.forEach((lift, strength) -> standing.put(lift, strength.standing(trained)));
-            truth.add(new Life.Week(FIRST_DAY.plusDays(7L * week + 6), standing));
+            strengths.forEach((lift, strength) -> standing.put(lift, strength.standing(trained, jumped)));
+            truth.add(new Life.Week(FIRST_DAY.plusDays(7L * week + 6), standing, gone));
         }
-        return new Life(FIRST_DAY, tested, sessions, truth);
+        Map<Lift, Life.Habit> habits = new LinkedHashMap<>();
+        traits.lifts().forEach((lift, of) -> habits.put(lift, of.habit()));
+        return new Life(FIRST_DAY, tested, sessions, truth, habits);
     }
 
     private LiftedSession train(LocalDate date, List<Lift> lifts, double trained) {
         List<LiftedSet> sets = new ArrayList<>();
         for (Lift lift : lifts) {
             Strength strength = strengths.get(lift);
-            double standing = strength.standing(trained);
-            double today = standing * (1 - traits.fatigue() * strength.fatigue) * (1 + form);
+            double standing = strength.standing(trained, jumped);
+            double today = standing * (1 - traits.fatigue() * strength.fatigue) * (1 + form) * (daysIll > 0 ? ILL : 1);
             double believed = standing * (1 + GUESS_OF_THE_COACH * random.nextGaussian());
             int top = TOP_REPS[random.nextInt(TOP_REPS.length)];
             int left = 1 + random.nextInt(3);
@@ -152,7 +180,8 @@ public final class SimulatedLifter {
     /** One set: as many as asked, or as many as can be done; and what is said and written of it. */
     private LiftedSet lift(Lift lift, Traits.InLift of, double wanted, int asked, double today) {
         double load = Math.max(20, Math.round(wanted / 2.5) * 2.5);
-        double can = of.curve().repsAt(load / today, of.steepness());
+        double borrowed = asked > 1 ? today * (1 + of.flatters()) : today;
+        double can = of.curve().repsAt(load / borrowed, of.steepness());
         int done = (int) Math.min(asked, Math.floor(can));
         Effort said = done < asked ? new Effort.Missed() : said(can - done + of.bias());
         boolean slip = random.nextDouble() < traits.slips();

@@ -15,9 +15,16 @@ import java.util.random.RandomGenerator;
  * @param noise the spread of a rating with nothing left, in repetitions; it grows by a quarter of each repetition left
  * @param missesSession how often a planned session does not take place
  * @param slips how often a set is written down wrong: in the other unit, or a repetition or two off
+ * @param fallsIll how often a week begins with an illness that nobody writes down
  */
 record Traits(
-        Map<Lift, InLift> lifts, double dayForm, double fatigue, double noise, double missesSession, double slips) {
+        Map<Lift, InLift> lifts,
+        double dayForm,
+        double fatigue,
+        double noise,
+        double missesSession,
+        double slips,
+        double fallsIll) {
 
     /**
      * What a lifter is like in one lift.
@@ -25,8 +32,14 @@ record Traits(
      * @param max the true max on the first day, in kg
      * @param gain what steady training adds to it in the end, as a share
      * @param bias what they say is left beyond what is left, in repetitions; above nothing who rates too easy
+     * @param flatters how much more is lifted in sets of several repetitions, as a share: a pull borrows from the stretch
      */
-    record InLift(double max, double gain, RepFamily curve, double steepness, double bias) {}
+    record InLift(double max, double gain, RepFamily curve, double steepness, double bias, double flatters) {
+
+        Life.Habit habit() {
+            return new Life.Habit(bias, reps -> curve.share(reps, steepness));
+        }
+    }
 
     private static final Map<Lift, Double> OF_THE_SQUAT =
             Map.of(Lift.SQUAT, 1.0, Lift.BENCH_PRESS, 0.68, Lift.DEADLIFT, 1.18);
@@ -45,7 +58,8 @@ record Traits(
                             gain * (0.7 + 0.6 * random.nextDouble()),
                             RepFamily.values()[random.nextInt(RepFamily.values().length)],
                             steepness * Math.exp(0.12 * random.nextGaussian()),
-                            bias + 0.4 * random.nextGaussian()));
+                            bias + 0.4 * random.nextGaussian(),
+                            lift.equals(Lift.DEADLIFT) ? 0.04 * random.nextDouble() : 0));
         }
         return new Traits(
                 lifts,
@@ -53,6 +67,7 @@ record Traits(
                 0.005 + 0.025 * random.nextDouble(),
                 0.3 + 0.4 * random.nextDouble(),
                 0.03 + 0.1 * random.nextDouble(),
-                0.01);
+                0.01,
+                0.02);
     }
 }

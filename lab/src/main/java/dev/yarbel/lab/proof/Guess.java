@@ -20,9 +20,14 @@ record Guess(double max, double spread) {
         return spread > 0;
     }
 
+    /** How many spreads the truth lies off; the logarithm of a max is what is normally distributed. */
+    double spreadsOff(double truth) {
+        return Math.abs(Math.log(truth / max)) * max / spread;
+    }
+
     /** Whether the truth lies in the range that is to hold it four times of five. */
     boolean holds(double truth) {
-        return Math.abs(max - truth) <= EIGHTY * spread;
+        return spreadsOff(truth) <= EIGHTY;
     }
 
     /** Half of that range, as a share of what it is about. */

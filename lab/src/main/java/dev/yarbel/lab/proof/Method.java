@@ -3,44 +3,99 @@ package dev.yarbel.lab.proof;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.estimate.LifterBelief;
 import dev.yarbel.core.estimate.MaxEstimator;
 import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** A way to tell a standing max from a log. */
+/** A way to tell standing maxes from a log. */
 interface Method {
 
     String name();
 
     /**
-     * What it says on the evening of a day.
+     * One lifter, told in order of time.
      *
-     * @param start what was tested before the first session
-     * @param sessions all of them up to that day, in order
+     * @param starts what was tested before the first session
      */
-    Optional<Guess> on(LocalDate day, Lift lift, StartingMax start, List<LiftedSession> sessions);
+    Telling of(Map<Lift, StartingMax> starts);
 
-    /** An estimator of the application's, fed as the application feeds it: with the log of half a year. */
-    record Ours(String name, MaxEstimator estimator) implements Method {
+    /** What it says of one lifter. */
+    interface Telling {
+
+        void add(LiftedSession session);
+
+        /** What it says on the evening of a day, after all that was added. */
+        Optional<Guess> on(LocalDate day, Lift lift);
+    }
+
+    /** An estimator of one lift at a time, fed with the log of half a year. */
+    record Smoothed(String name, MaxEstimator estimator) implements Method {
 
         private static final int WEEKS_THAT_COUNT = 26;
 
         @Override
-        public Optional<Guess> on(LocalDate day, Lift lift, StartingMax start, List<LiftedSession> sessions) {
-            List<LiftedSession> counting = sessions.stream()
-                    .filter(session -> !session.date().isBefore(day.minusWeeks(WEEKS_THAT_COUNT)))
-                    .toList();
-            return estimator
-                    .estimate(lift, RepCurve.DEFAULT, Optional.of(start), counting, false)
-                    .map(estimate -> new Guess(kg(estimate.max()), kg(estimate.spread())));
+        public Telling of(Map<Lift, StartingMax> starts) {
+            return new Log() {
+                @Override
+                public Optional<Guess> on(LocalDate day, Lift lift) {
+                    List<LiftedSession> counting = sessions.stream()
+                            .filter(session -> !session.date().isBefore(day.minusWeeks(WEEKS_THAT_COUNT)))
+                            .toList();
+                    return estimator
+                            .estimate(lift, RepCurve.DEFAULT, Optional.of(starts.get(lift)), counting, false)
+                            .map(estimate -> new Guess(kg(estimate.max()), kg(estimate.spread())));
+                }
+            };
+        }
+    }
+
+    /** All lifts of a lifter together. */
+    record Filter(String name, StrengthFilter filter) implements Method {
+
+        @Override
+        public Telling of(Map<Lift, StartingMax> starts) {
+            return new Telling() {
+                private LifterBelief belief =
+                        filter.start(starts.values().iterator().next().since());
+
+                {
+                    starts.forEach((lift, max) -> belief = filter.after(belief, lift, max));
+                }
+
+                @Override
+                public void add(LiftedSession session) {
+                    belief = filter.after(belief, session).after();
+                }
+
+                @Override
+                public Optional<Guess> on(LocalDate day, Lift lift) {
+                    return filter.standing(filter.on(belief, day), lift)
+                            .map(standing -> new Guess(kg(standing.max()), kg(standing.spread())));
+                }
+            };
+        }
+    }
+
+    /** Keeps what was added. */
+    abstract class Log implements Telling {
+
+        final List<LiftedSession> sessions = new ArrayList<>();
+
+        @Override
+        public void add(LiftedSession session) {
+            sessions.add(session);
         }
     }
 
@@ -69,7 +124,17 @@ interface Method {
         }
 
         @Override
-        public Optional<Guess> on(LocalDate day, Lift lift, StartingMax start, List<LiftedSession> sessions) {
+        public Telling of(Map<Lift, StartingMax> starts) {
+            return new Log() {
+                @Override
+                public Optional<Guess> on(LocalDate day, Lift lift) {
+                    return Optional.of(best(day, lift, sessions)
+                            .orElseGet(() -> new Guess(kg(starts.get(lift).max()), 0)));
+                }
+            };
+        }
+
+        private Optional<Guess> best(LocalDate day, Lift lift, List<LiftedSession> sessions) {
             for (int weeks = RECENT_WEEKS; weeks <= 4 * RECENT_WEEKS; weeks += RECENT_WEEKS) {
                 LocalDate since = day.minusWeeks(weeks);
                 double[] maxes = sessions.stream()
@@ -88,7 +153,7 @@ interface Method {
                     return Optional.of(new Guess(best.orElseThrow(), 0));
                 }
             }
-            return Optional.of(new Guess(kg(start.max()), 0));
+            return Optional.empty();
         }
 
         private double max(Mass load, RepsInAll reps) {

@@ -8,10 +8,10 @@ final class Score {
 
     private final List<Double> byLifter = new ArrayList<>();
     private final List<Double> halfWidths = new ArrayList<>();
+    private final List<Double> spreadsOff = new ArrayList<>();
     private double squares;
     private double errors;
     private long guesses;
-    private long sure;
     private long held;
 
     private double squaresOfLifter;
@@ -25,9 +25,9 @@ final class Score {
         squaresOfLifter += error * error;
         guessesOfLifter++;
         if (guess.saysHowSure()) {
-            sure++;
             held += guess.holds(truth) ? 1 : 0;
             halfWidths.add(guess.halfWidth());
+            spreadsOff.add(guess.spreadsOff(truth));
         }
     }
 
@@ -42,7 +42,12 @@ final class Score {
 
     /** The error of the lifter in the middle. */
     double ofTheMedianLifter() {
-        return median(byLifter);
+        return Lives.median(byLifter);
+    }
+
+    /** The error of the lifter who stands at this share of all, from the one with the smallest error on. */
+    double ofLifterAt(double share) {
+        return Lives.quantile(byLifter, share);
     }
 
     /** The error over all that was said of anybody. */
@@ -56,21 +61,21 @@ final class Score {
     }
 
     boolean saysHowSure() {
-        return sure > 0;
+        return !halfWidths.isEmpty();
     }
 
     /** How often the truth lay in the range that is to hold it four times of five. */
     double coverage() {
-        return (double) held / sure;
+        return (double) held / halfWidths.size();
     }
 
-    /** Half of that range in the middle of all cases, as a share of the max. */
+    /** How often it lay within so many spreads. */
+    double within(double spreads) {
+        return (double) spreadsOff.stream().filter(off -> off <= spreads).count() / spreadsOff.size();
+    }
+
+    /** Half of the range in the middle of all cases, as a share of the max. */
     double halfWidth() {
-        return median(halfWidths);
-    }
-
-    private static double median(List<Double> figures) {
-        List<Double> sorted = figures.stream().sorted().toList();
-        return sorted.get(sorted.size() / 2);
+        return Lives.median(halfWidths);
     }
 }

@@ -1,0 +1,182 @@
+package dev.yarbel.core.estimate;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * A normal distribution of what is unknown of a lifter: a mean for each, and how their doubts hang together.
+ *
+ * <p>Corrections are those of the Kalman filter for one measured figure at a time. The covariance is corrected in the form that
+ * holds for any gain (Bar-Shalom, Li and Kirubarajan 2001, <i>Estimation with Applications to Tracking and Navigation</i>, 5.2.3).
+ */
+final class Gaussian {
+
+    private final Map<Unknown, Integer> places;
+    private RealVector mean;
+    private RealMatrix covariance;
+
+    private Gaussian(Map<Unknown, Integer> places, RealVector mean, RealMatrix covariance) {
+        this.places = places;
+        this.mean = mean;
+        this.covariance = covariance;
+    }
+
+    /** Nothing is unknown yet. */
+    static Gaussian empty() {
+        return new Gaussian(new LinkedHashMap<>(), new ArrayRealVector(0), new Array2DRowRealMatrix());
+    }
+
+    Gaussian copy() {
+        return new Gaussian(
+                new LinkedHashMap<>(places), mean.copy(), places.isEmpty() ? covariance : covariance.copy());
+    }
+
+    boolean knows(Unknown unknown) {
+        return places.containsKey(unknown);
+    }
+
+    double mean(Unknown unknown) {
+        return mean.getEntry(place(unknown));
+    }
+
+    double variance(Unknown unknown) {
+        int at = place(unknown);
+        return covariance.getEntry(at, at);
+    }
+
+    double covariance(Unknown one, Unknown other) {
+        return covariance.getEntry(place(one), place(other));
+    }
+
+    private int place(Unknown unknown) {
+        Integer at = places.get(unknown);
+        if (at == null) {
+            throw new IllegalArgumentException("nothing is known of " + unknown);
+        }
+        return at;
+    }
+
+    int size() {
+        return places.size();
+    }
+
+    /** One more unknown, whose doubt has nothing to do with the others'. */
+    void add(Unknown unknown, double at, double doubt) {
+        int n = places.size();
+        if (places.putIfAbsent(unknown, n) != null) {
+            throw new IllegalArgumentException(unknown + " is known");
+        }
+        mean = mean.append(at);
+        RealMatrix larger = new Array2DRowRealMatrix(n + 1, n + 1);
+        if (n > 0) {
+            larger.setSubMatrix(covariance.getData(), 0, 0);
+        }
+        larger.setEntry(n, n, doubt * doubt);
+        covariance = larger;
+    }
+
+    /** The unknown keeps a share of what it is, and its doubt grows. */
+    void fade(Unknown unknown, double keeps, double addedVariance) {
+        int at = place(unknown);
+        mean.setEntry(at, keeps * mean.getEntry(at));
+        for (int i = 0; i < places.size(); i++) {
+            covariance.setEntry(at, i, keeps * covariance.getEntry(at, i));
+            covariance.setEntry(i, at, keeps * covariance.getEntry(i, at));
+        }
+        covariance.addToEntry(at, at, addedVariance);
+    }
+
+    /** The doubts of two unknowns grow together; of one alone where both are the same. */
+    void widen(Unknown one, Unknown other, double addedCovariance) {
+        covariance.addToEntry(place(one), place(other), addedCovariance);
+    }
+
+    /** The doubts of all unknowns of a kind grow. */
+    void widenEach(Class<? extends Unknown> kind, double addedVariance) {
+        places.forEach((unknown, at) -> {
+            if (kind.isInstance(unknown)) {
+                covariance.addToEntry(at, at, addedVariance);
+            }
+        });
+    }
+
+    void shift(Unknown unknown, double by) {
+        mean.addToEntry(place(unknown), by);
+    }
+
+    /** An unknown grows by so many times another one, which is no surer than it was. */
+    void addTo(Unknown unknown, Unknown growth, double times) {
+        int to = place(unknown);
+        int from = place(growth);
+        mean.addToEntry(to, times * mean.getEntry(from));
+        for (int i = 0; i < places.size(); i++) {
+            covariance.addToEntry(to, i, times * covariance.getEntry(from, i));
+        }
+        for (int i = 0; i < places.size(); i++) {
+            covariance.addToEntry(i, to, times * covariance.getEntry(i, from));
+        }
+    }
+
+    /** How a figure hangs on what is unknown: the derivative by each. */
+    RealVector slope(Map<Unknown, Double> derivatives) {
+        RealVector slope = new ArrayRealVector(places.size());
+        derivatives.forEach((unknown, derivative) -> slope.setEntry(place(unknown), derivative));
+        return slope;
+    }
+
+    /** The variance of a figure that hangs on what is unknown. */
+    double varianceOf(RealVector slope) {
+        return slope.dotProduct(covariance.operate(slope));
+    }
+
+    /**
+     * Corrects by a measured figure.
+     *
+     * @param innovation what was measured less what was expected
+     * @param noise the variance of the measurement
+     */
+    void correct(RealVector slope, double innovation, double noise) {
+        RealVector crossed = covariance.operate(slope);
+        double variance = slope.dotProduct(crossed) + noise;
+        move(crossed.mapDivide(variance), crossed, variance, innovation, 0);
+    }
+
+    /**
+     * Corrects by the knowledge that a figure lies within bounds: the normal distribution of the same mean and variance as
+     * what is left of it between them takes its place (Simon and Simon 2010, <i>Constrained Kalman filtering via density function
+     * truncation</i>, Int J Systems Science 41).
+     *
+     * @param expected the figure that is expected
+     * @param noise the variance of what the bounds hold for beyond what is unknown
+     * @return how likely the bounds were; too unlikely ones change nothing
+     */
+    double bound(RealVector slope, double expected, double noise, Bounds bounds, double leastLikely) {
+        RealVector crossed = covariance.operate(slope);
+        double variance = slope.dotProduct(crossed) + noise;
+        double spread = Math.sqrt(variance);
+        Optional<Bounds.Within> within = bounds.of(expected, spread);
+        if (within.isEmpty() || within.get().likelihood() < leastLikely) {
+            return within.map(Bounds.Within::likelihood).orElse(0.0);
+        }
+        move(
+                crossed.mapDivide(variance),
+                crossed,
+                variance,
+                within.get().mean() - expected,
+                within.get().variance());
+        return within.get().likelihood();
+    }
+
+    private void move(RealVector gain, RealVector crossed, double variance, double innovation, double left) {
+        mean = mean.add(gain.mapMultiply(innovation));
+        covariance = covariance
+                .subtract(gain.outerProduct(crossed))
+                .subtract(crossed.outerProduct(gain))
+                .add(gain.outerProduct(gain).scalarMultiply(variance + left));
+    }
+}

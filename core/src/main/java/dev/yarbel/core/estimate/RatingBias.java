@@ -1,0 +1,38 @@
+package dev.yarbel.core.estimate;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/**
+ * How a lifter's ratings lean in a lift: what they say is left beyond what is left. Above nothing they say more than there is, and
+ * rate too easy; below nothing they hide some.
+ *
+ * @param reps in repetitions, to a hundredth
+ * @param spread one standard deviation
+ */
+public record RatingBias(BigDecimal reps, BigDecimal spread) {
+
+    private static final int HUNDREDTHS = 2;
+    /** Half of the range that holds it four times of five, in standard deviations. */
+    private static final double EIGHTY = 1.2816;
+
+    private static final double LEAST = 0.5;
+
+    static RatingBias of(double reps, double spread) {
+        return new RatingBias(rounded(reps), rounded(spread));
+    }
+
+    private static BigDecimal rounded(double figure) {
+        return BigDecimal.valueOf(figure).setScale(HUNDREDTHS, RoundingMode.HALF_UP);
+    }
+
+    /** Whether it is at least half a repetition, and four times of five on the same side. */
+    public boolean isTelling() {
+        double off = Math.abs(reps.doubleValue());
+        return off >= LEAST && off >= EIGHTY * spread.doubleValue();
+    }
+
+    public boolean ratesTooEasy() {
+        return reps.signum() > 0;
+    }
+}

@@ -1,0 +1,311 @@
+package dev.yarbel.core.estimate;
+
+import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.hipparchus.linear.RealVector;
+
+/** One session's corrections of what is believed of a lifter, set by set; made for one day and thrown away. */
+final class SessionUpdate {
+
+    /** The spread of a rating with nothing left, in repetitions. */
+    private static final double NOISE = 0.5;
+    /** How much it grows for each repetition that is expected to be left. */
+    private static final double NOISE_PER_REP_LEFT = 0.35;
+
+    private static final double NOISE_PER_FURTHER_REP = 0.05;
+    /** Ratings come in halves. */
+    private static final double ROUNDING = 0.5 * 0.5 / 12;
+    /** Of Student's distribution. */
+    private static final double FREEDOM = 4;
+    /** A rating this many spreads off is a slip. */
+    private static final double SLIP = 5;
+    /** Bounds that hold so seldom are a slip. */
+    private static final double SELDOM = 0.0005;
+    /** A rating of more than four left begins where 4 ends. */
+    private static final double EASY = 4.25;
+
+    /** A rating of 10 says that less than this was left. */
+    private static final double NOTHING_LEFT = 0.5;
+    /** In how far repetitions that were made, or not, hold for the day. */
+    private static final double DOUBT_OF_REPS = 0.1;
+
+    private static final double BEYOND = 1000;
+    /** A session moves a standing max by this share of it, or by its doubt where that is more. */
+    private static final double MOST_STEP = 0.03;
+
+    private static final double DOUBT_OF_FIRST = 0.15;
+    private static final double HEAVY = 0.9;
+    private static final double LIGHTER = 0.87;
+
+    private final Kin kin;
+    private final LifterProcess process;
+    private final Set<Ingredient> without;
+    private final LocalDate date;
+    private final Gaussian unknowns;
+    private final Map<Lift, LifterBelief.Trained> trained;
+    private final SetModel model;
+
+    private final Map<Lift, Integer> setsDone = new HashMap<>();
+    private final Map<Lift, Double> heaviestSingle = new HashMap<>();
+    private final List<Made> made = new ArrayList<>();
+    private final Map<Lift, Told> told = new LinkedHashMap<>();
+
+    SessionUpdate(Kin kin, LifterProcess process, Set<Ingredient> without, LifterBelief before) {
+        this.kin = kin;
+        this.process = process;
+        this.without = without;
+        this.date = before.date();
+        this.unknowns = before.unknowns();
+        this.trained = before.trained();
+        this.model = new SetModel(unknowns, kin);
+    }
+
+    /** What the sets of a lift told. */
+    private static final class Told {
+
+        private final double before;
+        private final List<Part> parts = new ArrayList<>();
+
+        private Told(double before) {
+            this.before = before;
+        }
+    }
+
+    /**
+     * @param moved the logarithm of the standing max by so much
+     * @param surer by how much the logarithm of its variance fell
+     */
+    private record Part(LiftedSet set, double speaksFor, double moved, double surer) {}
+
+    LifterBelief belief() {
+        return new LifterBelief(date, unknowns, trained);
+    }
+
+    /** A max is set down. */
+    void know(Lift lift, double logMax, double doubt) {
+        Lift root = kin.root(lift);
+        if (!trained.containsKey(root)) {
+            begin(lift, logMax, doubt);
+        } else {
+            process.beginVariation(unknowns, lift);
+            RealVector slope = unknowns.slope(kin.derivativesOfStanding(lift, 1));
+            unknowns.correct(slope, logMax - model.standing(lift), doubt * doubt);
+        }
+    }
+
+    private void begin(Lift lift, double logMax, double doubt) {
+        Lift root = kin.root(lift);
+        double ratios = kin.line(lift).stream()
+                .mapToDouble(variation ->
+                        Math.log(kin.parent(variation).share().figure().doubleValue() / 100))
+                .sum();
+        process.begin(unknowns, root, logMax - ratios, doubt);
+        process.beginVariation(unknowns, lift);
+        trained.put(root, LifterBelief.Trained.AT_THE_USUAL_PACE);
+    }
+
+    StrengthFilter.Learned after(LiftedSession session) {
+        Map<Lift, Double> maxes = new HashMap<>();
+        trained.keySet().forEach(root -> maxes.put(root, unknowns.mean(new Unknown.Max(root))));
+        for (LiftedSet set : session.sets()) {
+            if (!set.load().isZero() && countsForThePlainLift(set)) {
+                take(set);
+            }
+        }
+        boundByWhatWasMade();
+        maxes.forEach(this::boundTheStep);
+        told.keySet().stream()
+                .map(kin::root)
+                .distinct()
+                .forEach(root -> trained.computeIfPresent(root, (lift, lately) -> lately.in(date)));
+        Map<Lift, MaxEstimate.Movement> movements = new LinkedHashMap<>();
+        told.forEach((lift, of) -> movements.put(lift, movement(lift, of)));
+        return new StrengthFilter.Learned(belief(), movements);
+    }
+
+    /** Repetitions that a spotter helped, chains, bands, and misses for another reason than strength say nothing of it. */
+    private static boolean countsForThePlainLift(LiftedSet set) {
+        SetDetails details = set.details();
+        return details.helped() == 0
+                && !details.modified()
+                && details.missedBy()
+                        .filter(why -> why != SetDetails.MissedBy.STRENGTH)
+                        .isEmpty();
+    }
+
+    private void take(LiftedSet set) {
+        Lift root = kin.root(set.lift());
+        if (!trained.containsKey(root) && !beginsWith(set)) {
+            return;
+        }
+        process.beginVariation(unknowns, set.lift());
+        Circumstances under = circumstances(root, set);
+        Told of = told.computeIfAbsent(set.lift(), lift -> new Told(model.standing(lift)));
+        RealVector standing = unknowns.slope(kin.derivativesOfStanding(set.lift(), 1));
+        double before = model.standing(set.lift());
+        double variance = unknowns.varianceOf(standing);
+        observe(under, set);
+        of.parts.add(new Part(
+                set,
+                speaksFor(under, set),
+                model.standing(set.lift()) - before,
+                Math.log(variance / unknowns.varianceOf(standing))));
+        if (set.effort().isMissed()
+                || set.effort().rating().filter(Rpe::estimates).isPresent()) {
+            setsDone.merge(root, 1, Integer::sum);
+        }
+        if (set.reps() == 1 && set.made()) {
+            heaviestSingle.merge(root, StrengthFilter.kg(set.load()), Math::max);
+        }
+    }
+
+    /** Nothing was known of the family: a set that speaks for a max begins it, with much doubt. */
+    private boolean beginsWith(LiftedSet set) {
+        Optional<RepsInAll> inAll = set.repsThatEstimate();
+        inAll.ifPresent(reps -> begin(
+                set.lift(),
+                Math.log(StrengthFilter.kg(set.load())
+                        * (1 + new CurveShape(CurveShape.USUAL_STEEPNESS, 1).over(reps.halves() / 2.0))),
+                DOUBT_OF_FIRST));
+        return inAll.isPresent();
+    }
+
+    private Circumstances circumstances(Lift root, LiftedSet set) {
+        double single = heaviestSingle.getOrDefault(root, 0.0);
+        boolean heavy = single >= HEAVY * Math.exp(model.standing(set.lift()));
+        return new Circumstances(
+                set.lift(),
+                trained.get(root).tired(),
+                setsDone.getOrDefault(root, 0),
+                heavy && StrengthFilter.kg(set.load()) <= LIGHTER * single);
+    }
+
+    private void observe(Circumstances under, LiftedSet set) {
+        if (set.effort().isMissed()) {
+            bound(under, set, new Bounds(set.reps() == 0 ? -BEYOND : set.reps(), set.reps() + 1));
+            return;
+        }
+        rating(under, set);
+        made.add(new Made(under, set));
+    }
+
+    /** A set of which every repetition was made. */
+    private record Made(Circumstances under, LiftedSet set) {}
+
+    /**
+     * What was made could be done. Sets of a day hang on the same unknowns, so that each after the first would count again what the first
+     * told: of each family of lifts the set that was least to be expected is used.
+     */
+    private void boundByWhatWasMade() {
+        Map<Lift, Made> hardest = new LinkedHashMap<>();
+        for (Made one : made) {
+            hardest.merge(kin.root(one.set.lift()), one, (a, b) -> spreadsToSpare(b) < spreadsToSpare(a) ? b : a);
+        }
+        hardest.values().forEach(one -> bound(one.under, one.set, Bounds.above(one.set.reps())));
+    }
+
+    private double spreadsToSpare(Made one) {
+        SetModel.CanDo can = canDo(one.under, one.set);
+        double variance = unknowns.varianceOf(unknowns.slope(can.derivatives())) + DOUBT_OF_REPS * DOUBT_OF_REPS;
+        return (can.reps() - one.set.reps()) / Math.sqrt(variance);
+    }
+
+    private SetModel.CanDo canDo(Circumstances under, LiftedSet set) {
+        return model.canDo(under, StrengthFilter.kg(set.load()), set.reps() > 1);
+    }
+
+    /** The repetitions that could be done lay within bounds, whatever anybody says. */
+    private void bound(Circumstances under, LiftedSet set, Bounds bounds) {
+        if (!without.contains(Ingredient.BOUNDS)) {
+            SetModel.CanDo can = canDo(under, set);
+            unknowns.bound(
+                    unknowns.slope(can.derivatives()), can.reps(), DOUBT_OF_REPS * DOUBT_OF_REPS, bounds, SELDOM);
+        }
+    }
+
+    private void rating(Circumstances under, LiftedSet set) {
+        Lift root = kin.root(set.lift());
+        SetModel.CanDo can = canDo(under, set);
+        double left = can.reps() - set.reps();
+        double expected = left + unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(new Unknown.Bias(root));
+        Map<Unknown, Double> derivatives = new LinkedHashMap<>(can.derivatives());
+        derivatives.put(Unknown.OfLifter.BIAS, 1.0);
+        derivatives.put(new Unknown.Bias(root), 1.0);
+        RealVector slope = unknowns.slope(derivatives);
+        double spread =
+                NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, set.reps() - 1);
+        double noise = spread * spread + ROUNDING;
+        Optional<Rpe> rated = set.ratingOnRecord();
+        boolean easy = set.effort().isMoreThanFourLeft()
+                || rated.filter(rpe -> !rpe.estimates()).isPresent();
+        if (easy) {
+            boundRating(slope, expected, noise, Bounds.above(EASY));
+        } else if (rated.filter(Rpe.LIMIT::equals).isPresent()) {
+            boundRating(slope, expected, noise, Bounds.below(NOTHING_LEFT));
+        } else if (rated.isPresent()) {
+            correct(slope, rated.get().halvesLeft() / 2.0 - expected, noise);
+        }
+    }
+
+    private void boundRating(RealVector slope, double expected, double noise, Bounds bounds) {
+        if (!without.contains(Ingredient.BOUNDS)) {
+            unknowns.bound(slope, expected, noise, bounds, SELDOM);
+        }
+    }
+
+    private void correct(RealVector slope, double innovation, double noise) {
+        double off = innovation * innovation / (unknowns.varianceOf(slope) + noise);
+        if (without.contains(Ingredient.ROBUST_WEIGHTS)) {
+            unknowns.correct(slope, innovation, noise);
+        } else if (off < SLIP * SLIP) {
+            unknowns.correct(slope, innovation, noise * (FREEDOM + off) / (FREEDOM + 1));
+        }
+    }
+
+    /** What is beyond the most that a session may move a max by becomes doubt: the next session has its way if it agrees. */
+    private void boundTheStep(Lift root, double before) {
+        Unknown max = new Unknown.Max(root);
+        double moved = unknowns.mean(max) - before;
+        double most = Math.max(MOST_STEP, Math.sqrt(unknowns.variance(max)));
+        if (Math.abs(moved) > most && !without.contains(Ingredient.BOUNDED_STEP)) {
+            double surplus = Math.abs(moved) - most;
+            unknowns.shift(max, -Math.signum(moved) * surplus);
+            unknowns.widen(max, max, surplus * surplus);
+        }
+    }
+
+    private double speaksFor(Circumstances under, LiftedSet set) {
+        double load = StrengthFilter.kg(set.load());
+        double left = set.ratingOnRecord().map(rpe -> rpe.halvesLeft() / 2.0).orElse(0.0);
+        return model.speaksFor(under, load, set.reps() > 1, set.reps() + left);
+    }
+
+    private MaxEstimate.Movement movement(Lift lift, Told of) {
+        StrengthFilter.Standing after = StrengthFilter.standing(unknowns, kin, lift);
+        double whole =
+                of.parts.stream().mapToDouble(part -> Math.max(0, part.surer)).sum();
+        double scale = Math.exp(of.before);
+        List<MaxEstimate.Contribution> contributions = of.parts.stream()
+                .map(part -> new MaxEstimate.Contribution(
+                        part.set,
+                        StrengthFilter.mass(part.speaksFor),
+                        Percent.ofShare(BigDecimal.valueOf(whole > 0 ? Math.max(0, part.surer) / whole : 0)),
+                        StrengthFilter.mass(scale * part.moved)))
+                .toList();
+        return new MaxEstimate.Movement(date, StrengthFilter.mass(scale), after.max(), after.spread(), contributions);
+    }
+}

@@ -1,0 +1,142 @@
+package dev.yarbel.core.estimate;
+
+import dev.yarbel.core.effort.BentCurve;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.LiftedSession;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Estimates all of a lifter's maxes together, session by session: an extended Kalman filter (Jazwinski 1970, <i>Stochastic
+ * Processes and Filtering Theory</i>, 8.3) whose measurements are what the lifter said of each set.
+ *
+ * <p>What it is unsure of: each lift's standing max and how fast it grows, the day's form, the lifter's rep curves, how their ratings lean, what
+ * training and the sets before take, and each variation's ratio to its parent. A set is not turned into a max: the filter predicts what this lifter
+ * would say of that load and those repetitions, and learns from what they said instead. How far a rating can be trusted hangs
+ * on the repetitions left that were expected, not on those that were said. Ratings far off count less (the weights of Student's
+ * distribution, Meinhold and Singpurwalla 1989, J Am Stat Assoc 84), slips not at all; what only lies within bounds is used
+ * as that. All figures are starting values of ours, chosen on simulated lifters.
+ */
+public final class StrengthFilter {
+
+    private final Kin kin;
+    private final Set<Ingredient> without;
+    private final LifterProcess process;
+
+    /** For a lifter whose lifts hang together as in the catalogue, but for what their coach decided. */
+    public StrengthFilter(Catalogue catalogue, Overrules overrules) {
+        this(catalogue, overrules, Set.of());
+    }
+
+    private StrengthFilter(Catalogue catalogue, Overrules overrules, Set<Ingredient> without) {
+        this.kin = new Kin(catalogue, overrules);
+        this.without = without;
+        this.process = new LifterProcess(kin, without);
+    }
+
+    /** The same without a part of it, to measure what that part is worth; for a lifter whose coach decided nothing. */
+    public static StrengthFilter without(Ingredient part, Catalogue catalogue) {
+        return new StrengthFilter(catalogue, Overrules.NONE, EnumSet.of(part));
+    }
+
+    /** What is believed of a lifter before anything is known. */
+    public LifterBelief start(LocalDate day) {
+        return new LifterBelief(day, process.atFirst(), Map.of());
+    }
+
+    /**
+     * What is believed after a max was set down.
+     *
+     * @param before what was believed on its day or before
+     */
+    public LifterBelief after(LifterBelief before, Lift lift, StartingMax max) {
+        LifterBelief now = process.until(before, max.since());
+        SessionUpdate update = new SessionUpdate(kin, process, without, now);
+        update.know(lift, Math.log(kg(max.max())), max.doubt().figure().doubleValue() / 100);
+        return update.belief();
+    }
+
+    /** What is believed after a session, and what each of its sets had to do with it. */
+    public Learned after(LifterBelief before, LiftedSession session) {
+        LifterBelief now = process.until(before, session.date());
+        SessionUpdate update = new SessionUpdate(kin, process, without, now);
+        return update.after(session);
+    }
+
+    /**
+     * What a session taught.
+     *
+     * @param movements of the lifts of which something was known before or after, and that were lifted
+     */
+    public record Learned(LifterBelief after, Map<Lift, MaxEstimate.Movement> movements) {
+
+        public Learned {
+            movements = Map.copyOf(movements);
+        }
+    }
+
+    /** What is believed on a later day on which nothing was lifted since. */
+    public LifterBelief on(LifterBelief belief, LocalDate day) {
+        return process.until(belief, day);
+    }
+
+    /** The standing max, without the day's form and tiredness; empty where nothing is known of the lift. */
+    public Optional<Standing> standing(LifterBelief belief, Lift lift) {
+        Gaussian unknowns = belief.unknowns();
+        if (!belief.knows(kin.root(lift))
+                || !kin.line(lift).stream().allMatch(variation -> unknowns.knows(new Unknown.Share(variation)))) {
+            return Optional.empty();
+        }
+        return Optional.of(standing(unknowns, kin, lift));
+    }
+
+    static Standing standing(Gaussian unknowns, Kin kin, Lift lift) {
+        double max = Math.exp(new SetModel(unknowns, kin).standing(lift));
+        double doubt = Math.sqrt(unknowns.varianceOf(unknowns.slope(kin.derivativesOfStanding(lift, 1))));
+        return new Standing(mass(max), mass(max * doubt));
+    }
+
+    /**
+     * A standing max.
+     *
+     * @param spread one standard deviation
+     */
+    public record Standing(Mass max, Mass spread) {}
+
+    /** How the lifter's ratings lean in a lift; empty where nothing is known of its family. */
+    public Optional<RatingBias> ratingBias(LifterBelief belief, Lift lift) {
+        Lift root = kin.root(lift);
+        if (!belief.knows(root)) {
+            return Optional.empty();
+        }
+        Gaussian unknowns = belief.unknowns();
+        Unknown own = new Unknown.Bias(root);
+        return Optional.of(RatingBias.of(
+                unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(own),
+                Math.sqrt(unknowns.varianceOf(unknowns.slope(Map.of(Unknown.OfLifter.BIAS, 1.0, own, 1.0))))));
+    }
+
+    /** The rep curve of a lift as learnt, near the usual one while little is known; empty where nothing is known of its family. */
+    public Optional<BentCurve> curve(LifterBelief belief, Lift lift) {
+        return belief.knows(kin.root(lift))
+                ? Optional.of(new SetModel(belief.unknowns(), kin).curve(lift).toCurve())
+                : Optional.empty();
+    }
+
+    static double kg(Mass mass) {
+        return mass.in(MassUnit.KG).doubleValue();
+    }
+
+    /** Rounded to a gram, far below what an estimate can know. */
+    static Mass mass(double kg) {
+        return Mass.of(BigDecimal.valueOf(kg).setScale(3, RoundingMode.HALF_UP), MassUnit.KG);
+    }
+}
