@@ -11,12 +11,12 @@ import java.util.regex.Pattern;
  * below it and more bent above. It is what is learnt of a lifter from how their sets of many and of few repetitions go together.
  *
  * @param k the steepness, from 0.005 to 0.15
- * @param bend from 0.25 to 2.5
+ * @param bend from 0.1 to 2.5
  */
 public record BentCurve(BigDecimal k, BigDecimal bend) implements RepCurve {
 
     private static final Pattern KEY = Pattern.compile("(0\\.\\d{1,8})\\^(\\d(?:\\.\\d{1,4})?)");
-    private static final double LEAST_BEND = 0.25;
+    private static final double LEAST_BEND = 0.1;
     private static final double MOST_BEND = 2.5;
 
     public BentCurve {

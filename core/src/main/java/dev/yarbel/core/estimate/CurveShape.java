@@ -8,14 +8,14 @@ import java.math.RoundingMode;
  * The arithmetic of {@link BentCurve} with its derivatives, in plain figures.
  *
  * @param steepness k, above nothing
- * @param bend c, from 0.25 to 2.5
+ * @param bend c, from 0.1 to 2.5
  */
 record CurveShape(double steepness, double bend) {
 
     /** The fit to the published table, as the curve that loads are planned by has it. */
     static final double USUAL_STEEPNESS = 0.0364;
 
-    static final double LEAST_BEND = 0.25;
+    static final double LEAST_BEND = 0.1;
     static final double MOST_BEND = 2.5;
     private static final double LEAST_STEEPNESS = 0.01;
     private static final double MOST_STEEPNESS = 0.12;

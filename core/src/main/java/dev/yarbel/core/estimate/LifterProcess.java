@@ -34,6 +34,9 @@ final class LifterProcess {
     private static final double RATIO_DOUBT = 0.08;
     private static final double COACHS_RATIO_DOUBT = 0.02;
     private static final double MAX_WANDERS_A_DAY = 0.0025;
+    /** While there is no log, nobody knows what is trained. */
+    private static final double UNSEEN_WANDERS_A_DAY = 0.006;
+
     private static final double RATIO_WANDERS_A_DAY = 0.001;
     private static final double OF_IT_TOGETHER = 0.5;
     private static final double LOSS_DOUBT = 0.5;
@@ -124,14 +127,19 @@ final class LifterProcess {
                 unknowns.shift(max, -lost);
                 unknowns.widen(max, max, LOSS_DOUBT * LOSS_DOUBT * lost * lost);
             }
+            double wanders = wanders(then);
             for (Lift other : trained.keySet()) {
                 double share = other.equals(root) ? 1 : without.contains(Ingredient.TOGETHER) ? 0 : OF_IT_TOGETHER;
-                unknowns.widen(max, new Unknown.Max(other), share * MAX_WANDERS_A_DAY * MAX_WANDERS_A_DAY * days);
+                unknowns.widen(max, new Unknown.Max(other), share * wanders * wanders(trained.get(other)) * days);
             }
         }
         unknowns.widenEach(Unknown.Share.class, RATIO_WANDERS_A_DAY * RATIO_WANDERS_A_DAY * days);
         trained.replaceAll((root, then) -> then.until(before.date(), day));
         return new LifterBelief(day, unknowns, trained);
+    }
+
+    private static double wanders(LifterBelief.Trained lately) {
+        return lately.last() == null ? UNSEEN_WANDERS_A_DAY : MAX_WANDERS_A_DAY;
     }
 
     private void formFades(Gaussian unknowns, long days) {

@@ -96,5 +96,11 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
      * @param weight its share of the session's evidence; all of a session's add up to 100 %
      * @param moved how far it moved the estimate
      */
-    public record Contribution(LiftedSet set, Mass max, Percent weight, Mass moved) {}
+    public record Contribution(LiftedSet set, Mass max, Percent weight, Mass moved) {
+
+        /** Whether it only says that the max is at least so much: it was made, and easy or not rated. */
+        public boolean isLeast() {
+            return set.made() && set.effort().rating().isEmpty();
+        }
+    }
 }

@@ -35,4 +35,23 @@ public record RatingBias(BigDecimal reps, BigDecimal spread) {
     public boolean ratesTooEasy() {
         return reps.signum() > 0;
     }
+
+    /** About how many repetitions it is, whichever way, in halves. */
+    public BigDecimal about() {
+        return halves(Math.abs(reps.doubleValue()));
+    }
+
+    /** The least it is, four times of five, in halves; nothing where it may go either way. */
+    public BigDecimal least() {
+        return halves(Math.max(0, Math.abs(reps.doubleValue()) - EIGHTY * spread.doubleValue()));
+    }
+
+    /** The most it is, four times of five, in halves. */
+    public BigDecimal most() {
+        return halves(Math.abs(reps.doubleValue()) + EIGHTY * spread.doubleValue());
+    }
+
+    private static BigDecimal halves(double figure) {
+        return BigDecimal.valueOf(Math.round(2 * figure)).divide(BigDecimal.valueOf(2));
+    }
 }

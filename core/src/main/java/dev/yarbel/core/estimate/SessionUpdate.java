@@ -10,6 +10,7 @@ import dev.yarbel.core.record.SetDetails;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,6 +30,8 @@ final class SessionUpdate {
     private static final double NOISE_PER_FURTHER_REP = 0.05;
     /** Ratings come in halves. */
     private static final double ROUNDING = 0.5 * 0.5 / 12;
+    /** Nobody with very many left says that there are few; a variance. */
+    private static final double MOST_NOISE = 2 * 2;
     /** Of Student's distribution. */
     private static final double FREEDOM = 4;
     /** A rating this many spreads off is a slip. */
@@ -46,7 +49,10 @@ final class SessionUpdate {
     private static final double BEYOND = 1000;
     /** A session moves a standing max by this share of it, or by its doubt where that is more. */
     private static final double MOST_STEP = 0.03;
+    /** A single that was made may move it as far as to what it would be on a good day. */
+    private static final double GOOD_DAY = 0.025;
 
+    private static final double TELLING = 1e-3;
     private static final double DOUBT_OF_FIRST = 0.15;
     private static final double HEAVY = 0.9;
     private static final double LIGHTER = 0.87;
@@ -62,6 +68,7 @@ final class SessionUpdate {
     private final Map<Lift, Integer> setsDone = new HashMap<>();
     private final Map<Lift, Double> heaviestSingle = new HashMap<>();
     private final List<Made> made = new ArrayList<>();
+    private final List<Made> easy = new ArrayList<>();
     private final Map<Lift, Told> told = new LinkedHashMap<>();
 
     SessionUpdate(Kin kin, LifterProcess process, Set<Ingredient> without, LifterBelief before) {
@@ -85,11 +92,20 @@ final class SessionUpdate {
         }
     }
 
-    /**
-     * @param moved the logarithm of the standing max by so much
-     * @param surer by how much the logarithm of its variance fell
-     */
-    private record Part(LiftedSet set, double speaksFor, double moved, double surer) {}
+    /** What one set told. */
+    private static final class Part {
+
+        private final LiftedSet set;
+        private double speaksFor;
+        /** The logarithm of the standing max, by so much. */
+        private double moved;
+        /** By how much the logarithm of its variance fell. */
+        private double surer;
+
+        private Part(LiftedSet set) {
+            this.set = set;
+        }
+    }
 
     LifterBelief belief() {
         return new LifterBelief(date, unknowns, trained);
@@ -133,7 +149,11 @@ final class SessionUpdate {
                 .distinct()
                 .forEach(root -> trained.computeIfPresent(root, (lift, lately) -> lately.in(date)));
         Map<Lift, MaxEstimate.Movement> movements = new LinkedHashMap<>();
-        told.forEach((lift, of) -> movements.put(lift, movement(lift, of)));
+        told.forEach((lift, of) -> {
+            if (of.parts.stream().anyMatch(SessionUpdate::isShown)) {
+                movements.put(lift, movement(lift, of));
+            }
+        });
         return new StrengthFilter.Learned(belief(), movements);
     }
 
@@ -154,16 +174,12 @@ final class SessionUpdate {
         }
         process.beginVariation(unknowns, set.lift());
         Circumstances under = circumstances(root, set);
-        Told of = told.computeIfAbsent(set.lift(), lift -> new Told(model.standing(lift)));
-        RealVector standing = unknowns.slope(kin.derivativesOfStanding(set.lift(), 1));
-        double before = model.standing(set.lift());
-        double variance = unknowns.varianceOf(standing);
-        observe(under, set);
-        of.parts.add(new Part(
-                set,
-                speaksFor(under, set),
-                model.standing(set.lift()) - before,
-                Math.log(variance / unknowns.varianceOf(standing))));
+        Part part = new Part(set);
+        told.computeIfAbsent(set.lift(), lift -> new Told(model.standing(lift)))
+                .parts
+                .add(part);
+        part.speaksFor = speaksFor(under, set);
+        tells(part, () -> observe(under, part));
         if (set.effort().isMissed()
                 || set.effort().rating().filter(Rpe::estimates).isPresent()) {
             setsDone.merge(root, 1, Integer::sum);
@@ -171,6 +187,17 @@ final class SessionUpdate {
         if (set.reps() == 1 && set.made()) {
             heaviestSingle.merge(root, StrengthFilter.kg(set.load()), Math::max);
         }
+    }
+
+    /** What is done with a set moves the standing max of its lift. */
+    private void tells(Part part, Runnable work) {
+        Lift lift = part.set.lift();
+        RealVector standing = unknowns.slope(kin.derivativesOfStanding(lift, 1));
+        double before = model.standing(lift);
+        double variance = unknowns.varianceOf(standing);
+        work.run();
+        part.moved += model.standing(lift) - before;
+        part.surer += Math.log(variance / unknowns.varianceOf(standing));
     }
 
     /** Nothing was known of the family: a set that speaks for a max begins it, with much doubt. */
@@ -194,34 +221,58 @@ final class SessionUpdate {
                 heavy && StrengthFilter.kg(set.load()) <= LIGHTER * single);
     }
 
-    private void observe(Circumstances under, LiftedSet set) {
+    private void observe(Circumstances under, Part part) {
+        LiftedSet set = part.set;
         if (set.effort().isMissed()) {
             bound(under, set, new Bounds(set.reps() == 0 ? -BEYOND : set.reps(), set.reps() + 1));
             return;
         }
-        rating(under, set);
-        made.add(new Made(under, set));
+        if (isEasy(set)) {
+            easy.add(new Made(under, part));
+        } else {
+            rating(under, set);
+        }
+        made.add(new Made(under, part));
+    }
+
+    private static boolean isEasy(LiftedSet set) {
+        return set.effort().isMoreThanFourLeft()
+                || set.ratingOnRecord().filter(rpe -> !rpe.estimates()).isPresent();
     }
 
     /** A set of which every repetition was made. */
-    private record Made(Circumstances under, LiftedSet set) {}
+    private record Made(Circumstances under, Part part) {
+
+        LiftedSet set() {
+            return part.set;
+        }
+    }
 
     /**
-     * What was made could be done. Sets of a day hang on the same unknowns, so that each after the first would count again what the first
-     * told: of each family of lifts the set that was least to be expected is used.
+     * What was made could be done, and what was easy left some. Sets of a day hang on the same unknowns, so that each after the first would
+     * count again what the first told: of each family of lifts the set that was least to be expected is used.
      */
     private void boundByWhatWasMade() {
-        Map<Lift, Made> hardest = new LinkedHashMap<>();
-        for (Made one : made) {
-            hardest.merge(kin.root(one.set.lift()), one, (a, b) -> spreadsToSpare(b) < spreadsToSpare(a) ? b : a);
+        leastExpected(easy)
+                .forEach(one -> tells(one.part, () -> boundRating(said(one.under, one.set()), Bounds.above(EASY))));
+        leastExpected(made)
+                .forEach(one -> tells(
+                        one.part,
+                        () -> bound(one.under, one.set(), Bounds.above(one.set().reps()))));
+    }
+
+    private Collection<Made> leastExpected(List<Made> sets) {
+        Map<Lift, Made> least = new LinkedHashMap<>();
+        for (Made one : sets) {
+            least.merge(kin.root(one.set().lift()), one, (a, b) -> spreadsToSpare(b) < spreadsToSpare(a) ? b : a);
         }
-        hardest.values().forEach(one -> bound(one.under, one.set, Bounds.above(one.set.reps())));
+        return least.values();
     }
 
     private double spreadsToSpare(Made one) {
-        SetModel.CanDo can = canDo(one.under, one.set);
+        SetModel.CanDo can = canDo(one.under, one.set());
         double variance = unknowns.varianceOf(unknowns.slope(can.derivatives())) + DOUBT_OF_REPS * DOUBT_OF_REPS;
-        return (can.reps() - one.set.reps()) / Math.sqrt(variance);
+        return (can.reps() - one.set().reps()) / Math.sqrt(variance);
     }
 
     private SetModel.CanDo canDo(Circumstances under, LiftedSet set) {
@@ -237,33 +288,43 @@ final class SessionUpdate {
         }
     }
 
-    private void rating(Circumstances under, LiftedSet set) {
+    /**
+     * What the lifter is expected to say of a set.
+     *
+     * @param left repetitions
+     * @param noise the variance of what is said
+     */
+    private record Said(double left, RealVector slope, double noise) {}
+
+    private Said said(Circumstances under, LiftedSet set) {
         Lift root = kin.root(set.lift());
         SetModel.CanDo can = canDo(under, set);
         double left = can.reps() - set.reps();
-        double expected = left + unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(new Unknown.Bias(root));
         Map<Unknown, Double> derivatives = new LinkedHashMap<>(can.derivatives());
         derivatives.put(Unknown.OfLifter.BIAS, 1.0);
         derivatives.put(new Unknown.Bias(root), 1.0);
-        RealVector slope = unknowns.slope(derivatives);
         double spread =
                 NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, set.reps() - 1);
-        double noise = spread * spread + ROUNDING;
-        Optional<Rpe> rated = set.ratingOnRecord();
-        boolean easy = set.effort().isMoreThanFourLeft()
-                || rated.filter(rpe -> !rpe.estimates()).isPresent();
-        if (easy) {
-            boundRating(slope, expected, noise, Bounds.above(EASY));
-        } else if (rated.filter(Rpe.LIMIT::equals).isPresent()) {
-            boundRating(slope, expected, noise, Bounds.below(NOTHING_LEFT));
-        } else if (rated.isPresent()) {
-            correct(slope, rated.get().halvesLeft() / 2.0 - expected, noise);
-        }
+        return new Said(
+                left + unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(new Unknown.Bias(root)),
+                unknowns.slope(derivatives),
+                spread * spread + ROUNDING);
     }
 
-    private void boundRating(RealVector slope, double expected, double noise, Bounds bounds) {
+    private void rating(Circumstances under, LiftedSet set) {
+        set.ratingOnRecord().ifPresent(rated -> {
+            Said said = said(under, set);
+            if (rated.equals(Rpe.LIMIT)) {
+                boundRating(said, Bounds.below(NOTHING_LEFT));
+            } else {
+                correct(said.slope, rated.halvesLeft() / 2.0 - said.left, said.noise);
+            }
+        });
+    }
+
+    private void boundRating(Said said, Bounds bounds) {
         if (!without.contains(Ingredient.BOUNDS)) {
-            unknowns.bound(slope, expected, noise, bounds, SELDOM);
+            unknowns.bound(said.slope, said.left, Math.min(MOST_NOISE, said.noise), bounds, SELDOM);
         }
     }
 
@@ -281,6 +342,9 @@ final class SessionUpdate {
         Unknown max = new Unknown.Max(root);
         double moved = unknowns.mean(max) - before;
         double most = Math.max(MOST_STEP, Math.sqrt(unknowns.variance(max)));
+        if (moved > 0) {
+            most = Math.max(most, Math.log(heaviestOf(root)) - GOOD_DAY - before);
+        }
         if (Math.abs(moved) > most && !without.contains(Ingredient.BOUNDED_STEP)) {
             double surplus = Math.abs(moved) - most;
             unknowns.shift(max, -Math.signum(moved) * surplus);
@@ -288,10 +352,28 @@ final class SessionUpdate {
         }
     }
 
+    /** The heaviest single of the root itself that was made in this session, in kg; nothing where there was none. */
+    private double heaviestOf(Lift root) {
+        return made.stream()
+                .filter(one -> one.set().lift().equals(root) && one.set().reps() == 1)
+                .mapToDouble(one -> StrengthFilter.kg(one.set().load()))
+                .max()
+                .orElse(0);
+    }
+
     private double speaksFor(Circumstances under, LiftedSet set) {
         double load = StrengthFilter.kg(set.load());
-        double left = set.ratingOnRecord().map(rpe -> rpe.halvesLeft() / 2.0).orElse(0.0);
+        double left = set.ratingOnRecord()
+                .map(rpe -> rpe.halvesLeft() / 2.0)
+                .orElse(set.effort().isMoreThanFourLeft() ? EASY : 0.0);
         return model.speaksFor(under, load, set.reps() > 1, set.reps() + left);
+    }
+
+    /** Warm-ups that told nothing are not shown; a rating that was taken for a slip is. */
+    private static boolean isShown(Part part) {
+        return part.surer > TELLING
+                || part.set.effort().isMissed()
+                || part.set.effort().rating().isPresent();
     }
 
     private MaxEstimate.Movement movement(Lift lift, Told of) {
@@ -300,6 +382,7 @@ final class SessionUpdate {
                 of.parts.stream().mapToDouble(part -> Math.max(0, part.surer)).sum();
         double scale = Math.exp(of.before);
         List<MaxEstimate.Contribution> contributions = of.parts.stream()
+                .filter(SessionUpdate::isShown)
                 .map(part -> new MaxEstimate.Contribution(
                         part.set,
                         StrengthFilter.mass(part.speaksFor),

@@ -57,10 +57,10 @@ public final class StrengthFilter {
      *
      * @param before what was believed on its day or before
      */
-    public LifterBelief after(LifterBelief before, Lift lift, StartingMax max) {
-        LifterBelief now = process.until(before, max.since());
+    public LifterBelief after(LifterBelief before, MaxOnRecord max) {
+        LifterBelief now = process.until(before, max.on());
         SessionUpdate update = new SessionUpdate(kin, process, without, now);
-        update.know(lift, Math.log(kg(max.max())), max.doubt().figure().doubleValue() / 100);
+        update.know(max.lift(), Math.log(kg(max.max())), max.doubt().figure().doubleValue() / 100);
         return update.belief();
     }
 

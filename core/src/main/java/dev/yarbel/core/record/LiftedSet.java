@@ -37,6 +37,11 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
         return new LiftedSet(lift, load, reps, effort, other);
     }
 
+    /** The same without a rating, which a warm-up is too light for; a miss stays one. */
+    public LiftedSet asWarmUp() {
+        return effort.isMissed() ? this : new LiftedSet(lift, load, reps, new Effort.Unrated(), details);
+    }
+
     /** Whether the planned repetitions were made. */
     public boolean made() {
         return !effort.isMissed();

@@ -32,7 +32,8 @@ class CallsTest {
                 return List.of(new Finding(
                         key,
                         new Evidence.EstimateMoved(
-                                new MaxEstimate.Movement(DAY, Mass.ofKg(200), Mass.ofKg(after), List.of()),
+                                new MaxEstimate.Movement(
+                                        DAY, Mass.ofKg(200), Mass.ofKg(after), Mass.ofKg(4), List.of()),
                                 Mass.ofKg(after),
                                 Percent.HUNDRED,
                                 Optional.empty()),

@@ -50,7 +50,7 @@ class EstimateApartTest {
         MaxEstimate moved = new MaxEstimate(
                 estimate,
                 estimate.times(Percent.of(5)),
-                List.of(new MaxEstimate.Movement(MONDAY, workingMax, estimate, List.of())));
+                List.of(new MaxEstimate.Movement(MONDAY, workingMax, estimate, Mass.ofKg(4), List.of())));
         return subject(new Subject.Known(Optional.of(workingMax), Optional.of(moved), share, caps), loader);
     }
 

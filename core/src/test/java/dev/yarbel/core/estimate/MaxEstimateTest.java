@@ -13,7 +13,8 @@ class MaxEstimateTest {
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
     private static MaxEstimate.Movement movement(int week, long before, long after) {
-        return new MaxEstimate.Movement(MONDAY.plusWeeks(week), Mass.ofKg(before), Mass.ofKg(after), List.of());
+        return new MaxEstimate.Movement(
+                MONDAY.plusWeeks(week), Mass.ofKg(before), Mass.ofKg(after), Mass.ofKg(4), List.of());
     }
 
     private static MaxEstimate estimate(MaxEstimate.Movement... movements) {

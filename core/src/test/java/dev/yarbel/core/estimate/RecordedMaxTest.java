@@ -4,15 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.estimate.RecordedMax.Kind;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.record.LiftedSession;
-import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.Worn;
 import java.time.LocalDate;
 import java.util.LinkedHashSet;
@@ -46,59 +43,26 @@ class RecordedMaxTest {
     }
 
     @Test
-    void theEstimateStartsAtTheNewestLiftedSingle() {
-        assertThat(start(
-                        max(Kind.CONTEST, 200, 1, 90),
-                        max(Kind.TESTED, 205, 1, 20),
-                        max(Kind.ESTIMATED, 230, 1, 5),
-                        max(Kind.GOAL, 250, 1, 1)))
-                .contains(new StartingMax(Mass.ofKg(205), TODAY.minusDays(20)));
-    }
-
-    /** Of an old contest max and a new rep max the fresher speaks, with more doubt. */
-    @Test
-    void aStaleSingleYieldsToARepMaxThatIsFresher() {
-        StartingMax start = start(max(Kind.CONTEST, 200, 1, 400), max(Kind.REP_MAX, 150, 3, 10))
-                .orElseThrow();
-        assertThat(start.since()).isEqualTo(TODAY.minusDays(10));
-        assertThat(start.max()).isLessThan(Mass.ofKg(170));
-        assertThat(start.doubt())
-                .isGreaterThan(
-                        start(max(Kind.CONTEST, 200, 1, 10)).orElseThrow().doubt());
-        assertThat(start(max(Kind.REP_MAX, 150, 3, 200), max(Kind.CONTEST, 200, 1, 150))
-                        .orElseThrow()
-                        .max())
-                .isEqualTo(Mass.ofKg(200));
+    void aLiftedSingleIsTrustedMostARepMaxLessAndAGuessLeast() {
+        assertThat(read(Kind.CONTEST, 200, 1).orElseThrow())
+                .isEqualTo(new MaxOnRecord(Lift.SQUAT, Mass.ofKg(200), TODAY));
+        assertThat(read(Kind.TESTED, 200, 1)).isEqualTo(read(Kind.CONTEST, 200, 1));
+        MaxOnRecord threes = read(Kind.REP_MAX, 180, 3).orElseThrow();
+        assertThat(threes.max()).isEqualTo(max(Kind.REP_MAX, 180, 3, 0).max(RepCurve.DEFAULT));
+        assertThat(threes.doubt())
+                .isGreaterThan(read(Kind.CONTEST, 200, 1).orElseThrow().doubt());
+        assertThat(read(Kind.ESTIMATED, 200, 1).orElseThrow().doubt()).isGreaterThan(threes.doubt());
     }
 
     @Test
-    void withoutASingleItStartsAtTheNewestGuessOrRepMax() {
-        assertThat(start(max(Kind.ESTIMATED, 190, 1, 30), max(Kind.REP_MAX, 180, 3, 10))
-                        .orElseThrow()
-                        .max())
-                .isEqualTo(max(Kind.REP_MAX, 180, 3, 10).max(RepCurve.DEFAULT));
-        assertThat(start(max(Kind.REP_MAX, 100, 20, 10))).isEmpty();
-        assertThat(start(max(Kind.GOAL, 300, 1, 1))).isEmpty();
+    void aGoalAndARepMaxOfVeryManySayNothing() {
+        assertThat(read(Kind.GOAL, 300, 1)).isEmpty();
+        assertThat(read(Kind.REP_MAX, 100, 12)).isPresent();
+        assertThat(read(Kind.REP_MAX, 100, 13)).isEmpty();
     }
 
-    private static Optional<StartingMax> start(RecordedMax... maxes) {
-        return StartingMax.from(List.of(maxes), RepCurve.DEFAULT);
-    }
-
-    @Test
-    void sessionsBeforeTheStartSayNothingMore() {
-        LiftedSession heavy = new LiftedSession(
-                TODAY.minusDays(40), List.of(new LiftedSet(Lift.SQUAT, Mass.ofKg(250), 1, Effort.parse("9"))));
-        MaxEstimate estimate = new SmoothedMaxEstimator()
-                .estimate(
-                        Lift.SQUAT,
-                        RepCurve.DEFAULT,
-                        Optional.of(new StartingMax(Mass.ofKg(200), TODAY.minusDays(30))),
-                        List.of(heavy),
-                        false)
-                .orElseThrow();
-        assertThat(estimate.max()).isEqualTo(Mass.ofKg(200));
-        assertThat(estimate.movements()).isEmpty();
+    private static Optional<MaxOnRecord> read(Kind kind, int kg, int reps) {
+        return MaxOnRecord.of(max(kind, kg, reps, 0), RepCurve.DEFAULT);
     }
 
     /** 87 % of a max for five to the limit, by the default curve within two points (published tables, value from memory). */

@@ -19,28 +19,29 @@ class TrendTest {
         Mass before = Mass.of(first, KG);
         for (int i = 0; i < daysAgo.length; i++) {
             Mass after = Mass.of(to[i], KG);
-            movements.add(new MaxEstimate.Movement(TODAY.minusDays(daysAgo[i]), before, after, List.of()));
+            movements.add(
+                    new MaxEstimate.Movement(TODAY.minusDays(daysAgo[i]), before, after, Mass.ofKg(4), List.of()));
             before = after;
         }
         return new MaxEstimate(before, Mass.ofKg(5), movements);
     }
 
     @Test
-    void moreThanOnePartInAHundredIsAMovement() {
-        assertThat(Trend.of(moved("200", new int[] {20, 6}, "201", "202.1"), TODAY))
-                .contains(new Trend(Trend.Direction.UP, Mass.of("2.1", KG), TODAY.minusDays(20), 2));
-        assertThat(Trend.of(moved("200", new int[] {20, 6}, "201", "202"), TODAY)
+    void moreThanTwoAndAHalfPercentIsAMovement() {
+        assertThat(Trend.of(moved("200", new int[] {20, 6}, "203", "205.1"), TODAY))
+                .contains(new Trend(Trend.Direction.UP, Mass.of("5.1", KG), TODAY.minusDays(20), 2));
+        assertThat(Trend.of(moved("200", new int[] {20, 6}, "203", "205"), TODAY)
                         .orElseThrow()
                         .direction())
                 .isEqualTo(Trend.Direction.STANDING);
-        assertThat(Trend.of(moved("200", new int[] {20, 6}, "199", "198"), TODAY)
+        assertThat(Trend.of(moved("200", new int[] {20, 6}, "197", "195"), TODAY)
                         .orElseThrow()
                         .direction())
                 .isEqualTo(Trend.Direction.STANDING);
         Trend down =
-                Trend.of(moved("200", new int[] {20, 6}, "199", "197.9"), TODAY).orElseThrow();
+                Trend.of(moved("200", new int[] {20, 6}, "197", "194.9"), TODAY).orElseThrow();
         assertThat(down.direction()).isEqualTo(Trend.Direction.DOWN);
-        assertThat(down.by()).isEqualTo(Mass.of("-2.1", KG));
+        assertThat(down.by()).isEqualTo(Mass.of("-5.1", KG));
     }
 
     @Test

@@ -5,7 +5,6 @@ import dev.yarbel.core.record.LiftedSession;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.function.IntToDoubleFunction;
 
 /**
  * What became of a lifter: the log, and what nobody in life would know.
@@ -25,9 +24,15 @@ public record Life(
 
     /**
      * @param bias what is said to be left beyond what is left, in repetitions
-     * @param share of the max that is good for a number of repetitions to the limit, as sets of several are lifted
+     * @param steepness how much faster than usual load falls with repetitions; 1 is usual
      */
-    public record Habit(double bias, IntToDoubleFunction share) {}
+    public record Habit(double bias, RepFamily curve, double steepness) {
+
+        /** The share of the max that is good for a number of repetitions to the limit. */
+        public double share(int reps) {
+            return curve.share(reps, steepness);
+        }
+    }
 
     /**
      * @param standing the true max of each lift without the day's form and fatigue, in kg

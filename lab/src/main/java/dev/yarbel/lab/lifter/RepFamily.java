@@ -6,7 +6,7 @@ import java.util.function.DoubleUnaryOperator;
  * Shapes of the share of the max good for so many repetitions. All give the whole max for a single. Lifters are drawn from all
  * of them, so that no estimate knows the shape it has to do with.
  */
-enum RepFamily {
+public enum RepFamily {
     /** The shape of the curve that Yarbel plans with: 1/(1 + k(n − 1)). */
     HYPERBOLA(n -> 1 / (1 + 0.0364 * (n - 1))),
     /** A straight line, as Brzycki 1993 has it. */
@@ -30,12 +30,12 @@ enum RepFamily {
      * @param reps 1 to 30, also between whole ones
      * @param steepness how much faster than usual load falls with repetitions; 1 is usual
      */
-    double share(double reps, double steepness) {
+    public double share(double reps, double steepness) {
         return share.applyAsDouble(1 + (Math.min(MOST_REPS, reps) - 1) * steepness);
     }
 
     /** How many repetitions to the limit a share of the max is good for, up to 30; less than one above the max. */
-    double repsAt(double of, double steepness) {
+    public double repsAt(double of, double steepness) {
         if (of >= 1) {
             return 1 / of;
         }

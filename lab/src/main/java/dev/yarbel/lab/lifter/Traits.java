@@ -37,7 +37,7 @@ record Traits(
     record InLift(double max, double gain, RepFamily curve, double steepness, double bias, double flatters) {
 
         Life.Habit habit() {
-            return new Life.Habit(bias, reps -> curve.share(reps, steepness));
+            return new Life.Habit(bias, curve, steepness);
         }
     }
 

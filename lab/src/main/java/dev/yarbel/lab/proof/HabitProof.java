@@ -35,12 +35,12 @@ final class HabitProof {
     }
 
     private void measure(StrengthHistory history, Lift lift, LocalDate day, Life.Habit habit) {
-        RatingBias said = history.ratingBias(lift, day).orElseThrow();
+        RatingBias said = history.on(day).ratingBias(lift).orElseThrow();
         double off = Math.abs(said.reps().doubleValue() - habit.bias());
         bias.add(off);
         unbiased.add(Math.abs(habit.bias()));
         held += off <= EIGHTY * said.spread().doubleValue() ? 1 : 0;
-        learnt.add(misfit(history.curve(lift, day).orElseThrow(), habit));
+        learnt.add(misfit(history.on(day).curve(lift).orElseThrow(), habit));
         usual.add(misfit(RepCurve.DEFAULT, habit));
     }
 
@@ -49,7 +49,7 @@ final class HabitProof {
         double squares = 0;
         for (int reps = LEAST_REPS; reps <= MOST_REPS; reps++) {
             double share = curve.share(RepsInAll.toTheLimit(reps)).figure().doubleValue();
-            squares += Math.pow(share - 100 * habit.share().applyAsDouble(reps), 2);
+            squares += Math.pow(share - 100 * habit.share(reps), 2);
         }
         return Math.sqrt(squares / (MOST_REPS - LEAST_REPS + 1));
     }

@@ -1,7 +1,7 @@
 package dev.yarbel.lab.proof;
 
+import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.Overrules;
-import dev.yarbel.core.estimate.StartingMax;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
@@ -33,9 +33,9 @@ final class Lives {
     }
 
     /** The maxes tested before the first session. */
-    static Map<Lift, StartingMax> starts(Life life) {
-        Map<Lift, StartingMax> starts = new LinkedHashMap<>();
-        life.tested().forEach((lift, max) -> starts.put(lift, new StartingMax(mass(max), life.first())));
+    static Map<Lift, MaxOnRecord> starts(Life life) {
+        Map<Lift, MaxOnRecord> starts = new LinkedHashMap<>();
+        life.tested().forEach((lift, max) -> starts.put(lift, new MaxOnRecord(lift, mass(max), life.first())));
         return starts;
     }
 
@@ -47,9 +47,7 @@ final class Lives {
     static StrengthHistory history(Life life) {
         return StrengthHistory.of(
                 new StrengthFilter(Catalogue.STANDARD, Overrules.NONE),
-                starts(life).entrySet().stream()
-                        .map(start -> new StrengthHistory.SetDown(start.getKey(), start.getValue()))
-                        .toList(),
+                starts(life).values(),
                 life.sessions());
     }
 

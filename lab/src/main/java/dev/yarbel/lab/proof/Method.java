@@ -1,11 +1,9 @@
 package dev.yarbel.lab.proof;
 
-import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.estimate.LifterBelief;
-import dev.yarbel.core.estimate.MaxEstimator;
-import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -29,7 +27,7 @@ interface Method {
      *
      * @param starts what was tested before the first session
      */
-    Telling of(Map<Lift, StartingMax> starts);
+    Telling of(Map<Lift, MaxOnRecord> starts);
 
     /** What it says of one lifter. */
     interface Telling {
@@ -40,38 +38,17 @@ interface Method {
         Optional<Guess> on(LocalDate day, Lift lift);
     }
 
-    /** An estimator of one lift at a time, fed with the log of half a year. */
-    record Smoothed(String name, MaxEstimator estimator) implements Method {
-
-        private static final int WEEKS_THAT_COUNT = 26;
-
-        @Override
-        public Telling of(Map<Lift, StartingMax> starts) {
-            return new Log() {
-                @Override
-                public Optional<Guess> on(LocalDate day, Lift lift) {
-                    List<LiftedSession> counting = sessions.stream()
-                            .filter(session -> !session.date().isBefore(day.minusWeeks(WEEKS_THAT_COUNT)))
-                            .toList();
-                    return estimator
-                            .estimate(lift, RepCurve.DEFAULT, Optional.of(starts.get(lift)), counting, false)
-                            .map(estimate -> new Guess(kg(estimate.max()), kg(estimate.spread())));
-                }
-            };
-        }
-    }
-
     /** All lifts of a lifter together. */
     record Filter(String name, StrengthFilter filter) implements Method {
 
         @Override
-        public Telling of(Map<Lift, StartingMax> starts) {
+        public Telling of(Map<Lift, MaxOnRecord> starts) {
             return new Telling() {
                 private LifterBelief belief =
-                        filter.start(starts.values().iterator().next().since());
+                        filter.start(starts.values().iterator().next().on());
 
                 {
-                    starts.forEach((lift, max) -> belief = filter.after(belief, lift, max));
+                    starts.values().forEach(max -> belief = filter.after(belief, max));
                 }
 
                 @Override
@@ -124,7 +101,7 @@ interface Method {
         }
 
         @Override
-        public Telling of(Map<Lift, StartingMax> starts) {
+        public Telling of(Map<Lift, MaxOnRecord> starts) {
             return new Log() {
                 @Override
                 public Optional<Guess> on(LocalDate day, Lift lift) {

@@ -41,7 +41,8 @@ final class NoticeProof {
         boolean wrong = false;
         for (int week = 0; week < LOOKS; week++) {
             var evening = life.weeks().get(JUMPS_IN + week).last();
-            Trend.Direction said = history.estimate(lift, evening)
+            Trend.Direction said = history.on(evening)
+                    .estimate(lift)
                     .flatMap(estimate -> Trend.of(estimate, evening))
                     .map(Trend::direction)
                     .orElse(Trend.Direction.STANDING);

@@ -76,7 +76,7 @@ final class Plots {
             String colour = row == 0 ? TIDE : formula ? OVER : QUIET;
             double y = top + ROW * (row + 0.5);
             Score score = one.getValue();
-            body.append(text(left - 12, y + 5, "end", INK, one.getKey().name()));
+            body.append(text(left - 12, y + 5, "end", INK, one.getKey().name().replace(", best of four weeks", "")));
             body.append(line(at(score.ofLifterAt(TENTH)), y, at(score.ofLifterAt(1 - TENTH)), y, colour, 6));
             body.append(line(at(score.ofTheMedianLifter()), y - 9, at(score.ofTheMedianLifter()), y + 9, INK, 3));
             row++;
@@ -135,8 +135,8 @@ final class Plots {
         Method.Telling telling = new Method.BestRecent(formula).of(Lives.starts(life));
         int left = 60;
         int right = 740;
-        int top = 40;
-        int bottom = 360;
+        int top = 60;
+        int bottom = 380;
         int weeks = life.weeks().size();
         double middle = life.weeks().get(weeks / 2).standing().get(lift);
         double low = 0.84 * middle;
@@ -154,7 +154,7 @@ final class Plots {
                 telling.add(life.sessions().get(logged++));
             }
             double x = left + (right - left) * week / (weeks - 1.0);
-            MaxEstimate estimate = history.estimate(lift, evening).orElseThrow();
+            MaxEstimate estimate = history.on(evening).estimate(lift).orElseThrow();
             String step = week == 0 ? "M" : "L";
             upper.append(point(step, x, y(kg(estimate.high()), low, high, top, bottom)));
             lower.insert(0, point("L", x, y(kg(estimate.low()), low, high, top, bottom)));
@@ -180,8 +180,8 @@ final class Plots {
                 .append(path(said.toString(), TIDE, 2.5, "none"))
                 .append(path(truth.toString(), INK, 2, "none"));
         body.append(text(left, 22, "start", INK, "black: the true standing max"))
-                .append(text(270, 22, "start", TIDE, "tide: Yarbel, with its 80 % range"))
-                .append(text(right, 22, "end", OVER, "dots: " + new Method.BestRecent(formula).name()));
+                .append(text(right, 22, "end", TIDE, "tide: Yarbel, with its 80 % range"))
+                .append(text(left, 44, "start", OVER, "dots: " + new Method.BestRecent(formula).name()));
         body.append(text((left + right) / 2.0, bottom + 20, "middle", QUIET, "52 weeks"));
         return svg(bottom + 32, "A year of one simulated lifter", body.toString());
     }

@@ -3,7 +3,6 @@ package dev.yarbel.lab.proof;
 import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.estimate.Ingredient;
 import dev.yarbel.core.estimate.Overrules;
-import dev.yarbel.core.estimate.SmoothedMaxEstimator;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.lab.lifter.Life;
@@ -42,8 +41,7 @@ final class StandingMaxProof {
 
     /** Yarbel, a smoothed mean of what each set speaks for by the usual curve, and the published formulas. */
     static List<Method> methods() {
-        List<Method> methods = new ArrayList<>(List.of(
-                yarbel(), new Method.Smoothed("smoothed level of the usual curve", new SmoothedMaxEstimator())));
+        List<Method> methods = new ArrayList<>(List.of(yarbel(), new SmoothedLevel("smoothed level, usual curve")));
         for (RepFormula formula : RepFormula.values()) {
             methods.add(new Method.BestRecent(formula));
         }

@@ -1,11 +1,13 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.MaxEstimate;
-import dev.yarbel.core.estimate.MaxEstimator;
+import dev.yarbel.core.estimate.MaxOnRecord;
+import dev.yarbel.core.estimate.Overrules;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.estimate.SmoothedMaxEstimator;
-import dev.yarbel.core.estimate.StartingMax;
+import dev.yarbel.core.estimate.StrengthFilter;
+import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
@@ -14,6 +16,7 @@ import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
@@ -22,10 +25,12 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -46,7 +51,6 @@ public class Book {
     private final StartingNumbers starting;
     private final SetUps setUps;
     private final Clock clock;
-    private final MaxEstimator estimator = new SmoothedMaxEstimator();
 
     Book(
             LiftNumbersRepository numbers,
@@ -111,23 +115,42 @@ public class Book {
                 own.add(((RecordedMaxEntity) row[1]).setDown());
             }
         }
+        Map<Lift, RepCurve> curves = new HashMap<>();
+        Map<Lift, Percent> ratios = new HashMap<>();
+        recorded.keySet().forEach(row -> {
+            row.decidedCurve().ifPresent(curve -> curves.put(row.lift(), curve));
+            row.ratio().ifPresent(ratio -> ratios.put(row.lift(), ratio));
+        });
+        LifterStrength strength = strength(
+                catalogue,
+                new Overrules(curves, ratios),
+                recorded.values().stream().flatMap(List::stream).map(SetDownMax::max),
+                finished);
         return recorded.entrySet().stream()
-                .map(lift -> standing(lift.getKey(), lift.getValue(), finished, catalogue))
+                .map(lift -> standing(lift.getKey(), lift.getValue(), strength))
                 .toList();
     }
 
-    private LiftRecord standing(
-            LiftNumbersEntity row, List<SetDownMax> own, List<LiftedSession> finished, Catalogue catalogue) {
-        Optional<StartingMax> start =
-                StartingMax.from(own.stream().map(SetDownMax::max).toList(), row.curve());
+    private LifterStrength strength(
+            Catalogue catalogue, Overrules overrules, Stream<RecordedMax> maxes, List<LiftedSession> finished) {
+        List<MaxOnRecord> onRecord = maxes.flatMap(max ->
+                        MaxOnRecord.of(max, overrules.curves().getOrDefault(max.lift(), RepCurve.DEFAULT)).stream())
+                .toList();
+        return StrengthHistory.of(new StrengthFilter(catalogue, overrules), onRecord, finished)
+                .on(today());
+    }
+
+    private static LiftRecord standing(LiftNumbersEntity row, List<SetDownMax> own, LifterStrength strength) {
+        Lift lift = row.lift();
         return new LiftRecord(
-                row.lift(),
+                lift,
                 row.workingMax(),
                 own,
-                start,
-                row.curve(),
-                estimator.estimate(
-                        row.lift(), row.curve(), start, finished, catalogue.repsFlatterTheSingle(row.lift())),
+                new LiftRecord.Learnt(
+                        strength.estimate(lift),
+                        row.decidedCurve().or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
+                        row.decidedCurve().isPresent(),
+                        strength.ratingBias(lift)),
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
@@ -135,19 +158,25 @@ public class Book {
                 row.consistency());
     }
 
-    /** What the estimates would be by another curve, as things stand. */
-    Map<Lift, Optional<MaxEstimate>> estimatesBy(RepCurve curve, LifterRecord standing) {
-        List<LiftedSession> finished = finished(standing.log());
+    /**
+     * What the estimates would be by one curve for all lifts, as things stand.
+     *
+     * @param curve empty where each lift's is learnt
+     */
+    Map<Lift, Optional<MaxEstimate>> estimatesBy(Optional<RepCurve> curve, LifterRecord standing) {
+        Map<Lift, RepCurve> curves = new HashMap<>();
+        Map<Lift, Percent> ratios = new HashMap<>();
+        standing.lifts().forEach(lift -> {
+            curve.ifPresent(one -> curves.put(lift.lift(), one));
+            lift.ratio().ifPresent(ratio -> ratios.put(lift.lift(), ratio));
+        });
+        LifterStrength strength = strength(
+                standing.catalogue(),
+                new Overrules(curves, ratios),
+                standing.lifts().stream().flatMap(lift -> lift.maxes().stream()),
+                finished(standing.log()));
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
-        standing.lifts()
-                .forEach(lift -> estimates.put(
-                        lift.lift(),
-                        estimator.estimate(
-                                lift.lift(),
-                                curve,
-                                lift.start(),
-                                finished,
-                                standing.catalogue().repsFlatterTheSingle(lift.lift()))));
+        standing.lifts().forEach(lift -> estimates.put(lift.lift(), strength.estimate(lift.lift())));
         return estimates;
     }
 
@@ -161,7 +190,11 @@ public class Book {
     }
 
     private LocalDate counting() {
-        return LocalDate.ofInstant(clock.instant(), clock.getZone()).minusWeeks(WEEKS_THAT_COUNT);
+        return today().minusWeeks(WEEKS_THAT_COUNT);
+    }
+
+    private LocalDate today() {
+        return LocalDate.ofInstant(clock.instant(), clock.getZone());
     }
 
     /**

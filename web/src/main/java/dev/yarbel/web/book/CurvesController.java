@@ -1,6 +1,5 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
@@ -49,7 +48,7 @@ class CurvesController {
             Model model) {
         LifterCard lifter = roster.lifter(coach, id);
         try {
-            starting.useCurve(coach, lifter, RepCurve.parse(curve));
+            starting.useCurve(coach, lifter, CurvesView.decided(curve));
         } catch (IllegalArgumentException noCurve) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", "curves.error");

@@ -42,17 +42,38 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         return apart(MOST_REPS);
     }
 
+    /** What stands for curves that are learnt, in forms and in the ledger. */
+    static final String LEARNT = "learnt";
+
+    /** The code of a decision about curves. */
+    static String key(Optional<RepCurve> decided) {
+        return decided.map(RepCurve::key).orElse(LEARNT);
+    }
+
     /**
-     * One curve.
+     * Reads what {@link #key} writes.
      *
+     * @throws IllegalArgumentException when there is no such curve
+     */
+    static Optional<RepCurve> decided(String key) {
+        return key.equals(LEARNT) ? Optional.empty() : Optional.of(RepCurve.parse(key));
+    }
+
+    /**
+     * One curve, or one decision about all of them.
+     *
+     * @param key what a coach chooses it by; null where it is only shown
+     * @param lift the lift it was learnt in, or null
      * @param year of the formula's publication, else null
      * @param used how many of the lifter's lifts hang on it
-     * @param estimates for each lift
-     * @param path its points above or below the default, for an SVG 560 wide and 240 high
+     * @param shares in each column; none where each lift has its own
+     * @param estimates for each lift; none where it is only shown
+     * @param path its points above or below the default, for an SVG 560 wide and 240 high; null where each lift has its own
      * @param labelY where its name stands at the right end
      */
     record Row(
-            RepCurve curve,
+            String key,
+            Lift lift,
             Integer year,
             int used,
             List<Percent> shares,
@@ -61,31 +82,42 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
             int labelY) {
 
         Row labelledAt(int y) {
-            return new Row(curve, year, used, shares, estimates, path, y);
-        }
-
-        public String key() {
-            return curve.key();
+            return new Row(key, lift, year, used, shares, estimates, path, y);
         }
 
         /** The code of its name in the bundle. */
         public String name() {
-            return LedgerLine.curveName(curve);
+            return LedgerLine.curveName(key);
         }
     }
 
-    static CurvesView of(LifterRecord standing, Function<RepCurve, Map<Lift, Optional<MaxEstimate>>> by) {
-        List<RepCurve> curves = new ArrayList<>();
-        curves.add(RepCurve.DEFAULT);
+    /**
+     * @param by the estimates when all lifts hang on a curve, or each on its own
+     */
+    static CurvesView of(LifterRecord standing, Function<Optional<RepCurve>, Map<Lift, Optional<MaxEstimate>>> by) {
+        List<Optional<RepCurve>> decisions = new ArrayList<>();
+        decisions.add(Optional.empty());
+        decisions.add(Optional.of(RepCurve.DEFAULT));
         standing.lifts().stream()
-                .map(LiftRecord::curve)
-                .filter(curve -> curve.formula().isEmpty() && !curves.contains(curve))
+                .filter(lift -> lift.learnt().decided())
+                .map(lift -> Optional.of(lift.curve()))
+                .filter(curve -> curve.get().formula().isEmpty() && !decisions.contains(curve))
                 .distinct()
-                .forEach(curves::add);
-        curves.addAll(List.of(RepFormula.values()));
-        List<Row> rows = curves.stream()
-                .map(curve -> row(curve, standing, List.copyOf(by.apply(curve).values())))
-                .toList();
+                .forEach(decisions::add);
+        for (RepFormula formula : RepFormula.values()) {
+            decisions.add(Optional.of(formula));
+        }
+        List<Row> rows = new ArrayList<>();
+        for (Optional<RepCurve> decision : decisions) {
+            rows.add(row(decision, standing, List.copyOf(by.apply(decision).values())));
+            if (decision.isEmpty()) {
+                standing.lifts().stream()
+                        .filter(lift ->
+                                !lift.learnt().decided() && lift.estimate().isPresent())
+                        .map(CurvesView::learnt)
+                        .forEach(rows::add);
+            }
+        }
         return new CurvesView(
                 REPS,
                 standing.lifts().stream().map(LiftRecord::lift).toList(),
@@ -98,7 +130,31 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
         return RepFormula.apart(RepsInAll.toTheLimit(reps));
     }
 
-    private static Row row(RepCurve curve, LifterRecord standing, List<Optional<MaxEstimate>> estimates) {
+    private static Row learnt(LiftRecord lift) {
+        RepCurve curve = lift.curve();
+        return new Row(null, lift.lift(), null, 0, shares(curve), List.of(), path(curve), y(curve, MOST_REPS));
+    }
+
+    private static Row row(Optional<RepCurve> decision, LifterRecord standing, List<Optional<MaxEstimate>> estimates) {
+        return new Row(
+                key(decision),
+                null,
+                decision.flatMap(RepCurve::formula).map(RepFormula::year).orElse(null),
+                (int) standing.lifts().stream()
+                        .filter(lift -> decision.map(lift.curve()::equals).orElse(true)
+                                && lift.learnt().decided() == decision.isPresent())
+                        .count(),
+                decision.map(CurvesView::shares).orElse(List.of()),
+                estimates,
+                decision.map(CurvesView::path).orElse(null),
+                decision.map(curve -> y(curve, MOST_REPS)).orElse(0));
+    }
+
+    private static List<Percent> shares(RepCurve curve) {
+        return REPS.stream().map(r -> curve.share(RepsInAll.toTheLimit(r))).toList();
+    }
+
+    private static String path(RepCurve curve) {
         StringBuilder path = new StringBuilder();
         for (int r = 1; r <= MOST_REPS; r++) {
             path.append(r == 1 ? "M" : "L")
@@ -106,16 +162,7 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
                     .append(' ')
                     .append(y(curve, r));
         }
-        return new Row(
-                curve,
-                curve.formula().map(RepFormula::year).orElse(null),
-                (int) standing.lifts().stream()
-                        .filter(lift -> lift.curve().equals(curve))
-                        .count(),
-                REPS.stream().map(r -> curve.share(RepsInAll.toTheLimit(r))).toList(),
-                estimates,
-                path.toString(),
-                y(curve, MOST_REPS));
+        return path.toString();
     }
 
     /** Above the middle where the curve has more of the max left than the default has. */
@@ -128,14 +175,18 @@ record CurvesView(List<Integer> reps, List<Lift> lifts, List<Row> rows, List<Per
 
     /** Names at the right end keep clear of each other, from the top down. */
     private static List<Row> apartLabels(List<Row> rows) {
-        Map<RepCurve, Integer> places = new HashMap<>();
+        Map<Row, Integer> places = new HashMap<>();
         int free = 0;
-        for (Row row :
-                rows.stream().sorted(Comparator.comparingInt(Row::labelY)).toList()) {
+        for (Row row : rows.stream()
+                .filter(one -> one.path() != null)
+                .sorted(Comparator.comparingInt(Row::labelY))
+                .toList()) {
             int y = Math.max(row.labelY(), free);
-            places.put(row.curve(), y);
+            places.put(row, y);
             free = y + LINE;
         }
-        return rows.stream().map(row -> row.labelledAt(places.get(row.curve()))).toList();
+        return rows.stream()
+                .map(row -> row.labelledAt(places.getOrDefault(row, 0)))
+                .toList();
     }
 }

@@ -1,6 +1,5 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
 import java.time.Duration;
@@ -92,7 +91,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             return what;
         }
         return switch (change.kind()) {
-            case CURVE -> words.say(curveName(RepCurve.parse(what)), what);
+            case CURVE -> words.say(curveName(what), what);
             case SET_CORRECTED -> set(what, words);
             case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, day(what, words));
             case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, day(what, words));
@@ -110,8 +109,11 @@ record LedgerLine(Change change, String subject, String before, String after) {
                 .orElse(what);
     }
 
-    /** The code of a curve's name in the bundle. */
-    static String curveName(RepCurve curve) {
-        return curve.formula().map(formula -> "curve." + formula.key()).orElse("curve.own");
+    /** The code in the bundle for the name of a decision about curves. */
+    static String curveName(String key) {
+        return CurvesView.decided(key)
+                .map(curve ->
+                        curve.formula().map(formula -> "curve." + formula.key()).orElse("curve.own"))
+                .orElse("curve.learnt");
     }
 }

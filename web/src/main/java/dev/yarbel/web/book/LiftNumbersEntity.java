@@ -103,12 +103,13 @@ class LiftNumbersEntity {
         eventLoad = announced;
     }
 
-    RepCurve curve() {
-        return repCurve == null ? RepCurve.DEFAULT : RepCurve.parse(repCurve);
+    /** The curve the coach decided on; empty where it is learnt. */
+    Optional<RepCurve> decidedCurve() {
+        return Optional.ofNullable(repCurve).map(RepCurve::parse);
     }
 
-    void curve(RepCurve curve) {
-        repCurve = curve.key();
+    void decideCurve(Optional<RepCurve> curve) {
+        repCurve = curve.map(RepCurve::key).orElse(null);
     }
 
     void workingMax(Mass max) {

@@ -1,9 +1,11 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.RepMaxReading;
 import dev.yarbel.core.lift.Mastery;
@@ -12,6 +14,7 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
@@ -29,6 +32,7 @@ import java.util.Optional;
  * @param ratio the ratio to the parent in use
  * @param hanging what a share would hang on, reference by reference
  * @param reading what the newest rep max says of the single
+ * @param rates how the lifter rates sets of its family; empty before anything is known
  */
 record LiftPage(
         Variation variation,
@@ -39,7 +43,35 @@ record LiftPage(
         List<Hanging> hanging,
         Optional<Reading> reading,
         Optional<MasterySuggestion> suggestion,
+        Optional<Rates> rates,
         String kit) {
+
+    /**
+     * How a lifter rates.
+     *
+     * @param rated sets of half a year that were rated from 6 up
+     * @param toTheLimit those of all that were missed, or rated 10
+     */
+    record Rates(RatingBias bias, long rated, long toTheLimit) {
+
+        static Optional<Rates> of(LiftRecord own, LifterRecord standing) {
+            List<LiftedSet> sets = standing.log().stream()
+                    .filter(SessionLog::finished)
+                    .flatMap(session -> session.lifted().sets().stream())
+                    .filter(set -> standing.catalogue()
+                            .root(set.lift())
+                            .equals(standing.catalogue().root(own.lift())))
+                    .toList();
+            long limit = sets.stream()
+                    .filter(set -> set.effort().isMissed()
+                            || set.effort().rating().filter(Rpe.LIMIT::equals).isPresent())
+                    .count();
+            long rated = sets.stream()
+                    .filter(set -> set.effort().rating().filter(Rpe::estimates).isPresent())
+                    .count();
+            return own.learnt().bias().filter(bias -> rated > 0).map(bias -> new Rates(bias, rated, limit));
+        }
+    }
 
     /**
      * A reference, the load the share of it comes to, and how far it can be trusted.
@@ -99,6 +131,7 @@ record LiftPage(
                                 lifter.sex(),
                                 lifter.soonOutOfBreath()),
                         today),
+                Rates.of(own, standing),
                 loads.map(AvailableLoads::name).orElse(null));
     }
 
@@ -148,8 +181,8 @@ record LiftPage(
                 .map(MaxEstimate::movements)
                 .filter(movements -> !movements.isEmpty())
                 .isPresent();
-        long weeks = own.start()
-                .map(start -> ChronoUnit.WEEKS.between(start.since(), today))
+        long weeks = own.newestOnRecord()
+                .map(max -> ChronoUnit.WEEKS.between(max.on(), today))
                 .orElse(0L);
         return !moved && weeks > RecordedMax.FRESH_WEEKS ? weeks : 0;
     }

@@ -2,8 +2,9 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.MaxOnRecord;
+import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.estimate.StartingMax;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
@@ -16,6 +17,7 @@ import dev.yarbel.core.progress.LastSession;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.References;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +27,7 @@ import java.util.Optional;
  * What is known of a lifter in one lift.
  *
  * @param setDown the maxes as they were set down, oldest first
- * @param start where the estimate starts
+ * @param learnt what the log and the maxes make believe
  * @param ratio the coach's ratio to the parent lift, where one was set
  * @param eventLoad the load announced for the contest
  * @param mastery as the coach decided
@@ -34,14 +36,24 @@ public record LiftRecord(
         Lift lift,
         Optional<Mass> workingMax,
         List<SetDownMax> setDown,
-        Optional<StartingMax> start,
-        RepCurve curve,
-        Optional<MaxEstimate> estimate,
+        Learnt learnt,
         Optional<Percent> ratio,
         Optional<Mass> eventLoad,
         Optional<Mastery> mastery,
         Optional<LocalDate> practisedSince,
         Optional<Consistency> consistency) {
+
+    /**
+     * What is believed of a lift.
+     *
+     * @param curve what loads are planned by
+     * @param decided the curve is the coach's, and not learnt
+     * @param bias how the lifter's ratings lean in it
+     */
+    public record Learnt(Optional<MaxEstimate> estimate, RepCurve curve, boolean decided, Optional<RatingBias> bias) {
+
+        private static final Learnt NOTHING = new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty());
+    }
 
     public LiftRecord {
         setDown = List.copyOf(setDown);
@@ -53,9 +65,7 @@ public record LiftRecord(
                 lift,
                 Optional.empty(),
                 List.of(),
-                Optional.empty(),
-                RepCurve.DEFAULT,
-                Optional.empty(),
+                Learnt.NOTHING,
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -66,22 +76,28 @@ public record LiftRecord(
     /** The same with a load that is announced for the contest. */
     LiftRecord announced(Mass load) {
         return new LiftRecord(
-                lift,
-                workingMax,
-                setDown,
-                start,
-                curve,
-                estimate,
-                ratio,
-                Optional.of(load),
-                mastery,
-                practisedSince,
-                consistency);
+                lift, workingMax, setDown, learnt, ratio, Optional.of(load), mastery, practisedSince, consistency);
+    }
+
+    public Optional<MaxEstimate> estimate() {
+        return learnt.estimate;
+    }
+
+    /** The curve that loads are planned by. */
+    public RepCurve curve() {
+        return learnt.curve;
+    }
+
+    /** The newest of the maxes that the estimate hangs on. */
+    public Optional<MaxOnRecord> newestOnRecord() {
+        return maxes().stream()
+                .flatMap(max -> MaxOnRecord.of(max, curve()).stream())
+                .max(Comparator.comparing(MaxOnRecord::on));
     }
 
     /** Whether any max is known, rather than a ratio or a mastery alone. */
     public boolean hasNumbers() {
-        return workingMax.isPresent() || estimate.isPresent() || !setDown.isEmpty();
+        return workingMax.isPresent() || estimate().isPresent() || !setDown.isEmpty();
     }
 
     /**
@@ -95,7 +111,7 @@ public record LiftRecord(
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
                 .forEach(max -> repMaxes.put(max.reps(), max.load()));
-        return new LiftNumbers(workingMax, estimate.map(MaxEstimate::max), curve)
+        return new LiftNumbers(workingMax, estimate().map(MaxEstimate::max), curve())
                 .with(new References(
                         newest(RecordedMax.Kind.CONTEST).map(RecordedMax::load),
                         newest(RecordedMax.Kind.GOAL).map(RecordedMax::load),

@@ -187,6 +187,12 @@ class LiftsController {
         Variation variation = standing.variation(lift);
         AvailableKit kit = kits.usual(lifter);
         return framed("book/lift", person, lifter, standing, kit, state)
+                .addObject("charts", true)
+                .addObject(
+                        "trend",
+                        MaxTrend.of(
+                                standing.of(variation.lift()).orElseGet(() -> LiftRecord.none(variation.lift())),
+                                today(person)))
                 .addObject("aches", lifter.aching(variation.lift(), standing.catalogue()))
                 .addObject("liftName", words.lift(variation.lift()))
                 .addObject(

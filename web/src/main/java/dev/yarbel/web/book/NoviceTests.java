@@ -37,7 +37,7 @@ class NoviceTests {
 
     private RepCurve curve(LifterCard lifter, Variation variation) {
         return curves.findByClubIdAndLifterIdAndLift(lifter.clubId(), lifter.id(), variation.lift())
-                .map(LiftNumbersEntity::curve)
+                .flatMap(LiftNumbersEntity::decidedCurve)
                 .orElse(RepCurve.DEFAULT);
     }
 

@@ -38,8 +38,12 @@ public record SessionLog(
         return new SessionLog(id, date, planned, finished, pain, asked, ratings, lifted, when);
     }
 
-    /** The sets alone, as estimates need them. */
+    /** The sets alone, as estimates need them: what was said of a warm-up says nothing. */
     public LiftedSession lifted() {
-        return new LiftedSession(date, sets.stream().map(DoneSet::set).toList());
+        return new LiftedSession(
+                date,
+                sets.stream()
+                        .map(done -> done.task().warmUp() ? done.set().asWarmUp() : done.set())
+                        .toList());
     }
 }

@@ -116,7 +116,7 @@ class StartingNumbers {
                 words.load(max.load(), lifter.unit()));
         LiftNumbersEntity row = row(lifter, max.lift());
         if (max.kind() != RecordedMax.Kind.GOAL && row.workingMax().isEmpty()) {
-            Mass share = max.max(row.curve()).times(lifter.shareOfEstimate());
+            Mass share = max.max(row.decidedCurve().orElse(RepCurve.DEFAULT)).times(lifter.shareOfEstimate());
             workingMax(coach, lifter, row, share);
         }
     }
@@ -370,20 +370,24 @@ class StartingNumbers {
         numbers.save(entity);
     }
 
-    /** Has all lifts of a lifter hang on a curve, and writes into the ledger for which of them that is another one. */
-    void useCurve(Person coach, LifterCard lifter, RepCurve curve) {
+    /**
+     * Has all lifts of a lifter hang on a curve, and writes into the ledger for which of them that is another one.
+     *
+     * @param curve empty where each lift's is learnt from the log
+     */
+    void useCurve(Person coach, LifterCard lifter, Optional<RepCurve> curve) {
         for (LiftNumbersEntity lift : numbers.findByClubIdAndLifterIdOrderById(lifter.clubId(), lifter.id())) {
-            String before = lift.curve().key();
-            if (!before.equals(curve.key())) {
-                lift.curve(curve);
+            Optional<RepCurve> before = lift.decidedCurve();
+            if (!before.equals(curve)) {
+                lift.decideCurve(curve);
                 ledger.write(
                         coach,
                         lifter,
                         ChangeKind.CURVE,
                         List.of(lift.lift().key()),
                         Optional.empty(),
-                        before,
-                        curve.key());
+                        CurvesView.key(before),
+                        CurvesView.key(curve));
             }
         }
     }

@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -115,6 +116,63 @@ class BookPageTest {
                 .containsExactly("Deadlift 200 kg × 3", "Deadlift 190 kg × 3");
         assertThat(page.text()).contains("Harder than a coach saw the same 4 sets, by 1 points on average");
         assertThat(page.select("#sessions ~ details")).hasSize(3);
+    }
+
+    @Test
+    void aLiftsPageShowsHowItsMaxWentWithRangesMaxesAndTheWorkingMax() throws Exception {
+        assertThat(page("/book/lifts/deadlift").select("#trend")).isEmpty();
+        lifted(35, "8", "8", 180);
+        lifted(21, "8", "8", 185);
+        lifted(7, "8", "8", 190, 190);
+        book.setDown(
+                club.coach,
+                club.lifter,
+                new RecordedMax(
+                        Lift.DEADLIFT,
+                        RecordedMax.Kind.CONTEST,
+                        Mass.ofKg(212),
+                        1,
+                        TestSettings.TODAY.minusDays(2),
+                        Set.of(),
+                        ""),
+                MassUnit.KG);
+        send("/book/lifts/deadlift/working-max", "load", "205");
+        Document page = page("/book/lifts/deadlift");
+        List<Element> rows = page.select("#trend-figures tbody tr");
+        assertThat(rows.stream().map(row -> row.attr("data-kind")))
+                .containsExactly("ESTIMATE", "ESTIMATE", "ESTIMATE", "CONTEST", "WORKING");
+        Element last = rows.get(2);
+        double max = Double.parseDouble(last.attr("data-max"));
+        assertThat(Double.parseDouble(last.attr("data-low"))).isLessThan(max);
+        assertThat(Double.parseDouble(last.attr("data-high"))).isGreaterThan(max);
+        assertThat(last.text()).contains("estimate", " kg – ", "2");
+        assertThat(rows.get(4).attr("data-max")).isEqualTo("205");
+        // a range stands beside the estimate on the first page too
+        assertThat(page("/book").select(".stand tbody tr").last().text()).contains(" kg – ");
+    }
+
+    @Test
+    void whoHidesRepetitionsIsToldSoWithWhatItHangsOn() throws Exception {
+        for (int week = 8; week > 0; week--) {
+            squatted(7 * week, "10", 5, 165, 165);
+            squatted(7 * week - 3, "missed", 6, 170);
+        }
+        Document page = page("/book/lifts/squat");
+        assertThat(page.selectFirst("#rates").text())
+                .containsPattern("Hides about \\d(\\.5)? reps")
+                .contains("From 16 rated sets of half a year, 24 to the limit");
+        assertThat(page("/book/lifts/deadlift").select("#rates")).isEmpty();
+    }
+
+    private void squatted(int daysAgo, String said, int reps, int... kg) {
+        List<DoneSet> done = new ArrayList<>();
+        for (int load : kg) {
+            done.add(new DoneSet(
+                    TaskKey.work("A", done.size() + 1),
+                    new LiftedSet(Lift.SQUAT, Mass.ofKg(load), reps, Effort.parse(said))));
+        }
+        sessions.addHistory(
+                club.lifter, Optional.empty(), TestSettings.TODAY.minusDays(daysAgo), TestSettings.NOW, done, false);
     }
 
     @Test

@@ -78,17 +78,22 @@ class CurvesTest {
         Change change = ledger.latest(club.lifter, 1).get(0);
         assertThat(change.kind()).isEqualTo(ChangeKind.CURVE);
         assertThat(change.subject()).containsExactly(Lift.SQUAT.key());
-        assertThat(change.before() + ">" + change.after()).isEqualTo("0.0364>mayhew");
+        assertThat(change.before() + ">" + change.after()).isEqualTo("learnt>mayhew");
         mvc.perform(get(club.url("/book/decisions")).with(club.asCoach()))
-                .andExpect(content().string(allOf(shows(".num", "one figure, k 0.0364"), shows(".num", "Mayhew"))));
+                .andExpect(content().string(allOf(shows(".num", "learnt from the log"), shows(".num", "Mayhew"))));
         mvc.perform(get(club.url("/book/curves")).with(club.asCoach()))
                 .andExpect(content().string(containsString("checked=\"checked\"")));
     }
 
     @Test
     void choosingTheSameCurveAgainWritesNothing() throws Exception {
-        choose("0.0364", club.asCoach());
+        choose("learnt", club.asCoach());
         assertThat(ledger.latest(club.lifter, 5)).isEmpty();
+        choose("0.0364", club.asCoach());
+        choose("0.0364", club.asCoach());
+        assertThat(ledger.latest(club.lifter, 5)).hasSize(1);
+        choose("learnt", club.asCoach());
+        assertThat(ledger.latest(club.lifter, 5)).hasSize(2);
     }
 
     @Test

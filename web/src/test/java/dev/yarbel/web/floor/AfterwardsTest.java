@@ -71,10 +71,10 @@ class AfterwardsTest {
 
     @Test
     void eachSlotSaysWhatWasDoneOfWhatWasAsked() throws Exception {
-        lift(1, "A.1", "190", "1", "9");
+        lift(1, "A.1", "197.5", "1", "9");
         lift(1, "B.1", "150", "5", "8");
         Document page = finished(1);
-        assertThat(line(page, "A")).contains("1 of 1 set", "190 kg × 1", "harder than asked");
+        assertThat(line(page, "A")).contains("1 of 1 set", "197.5 kg × 1", "harder than asked");
         assertThat(line(page, "B")).contains("1 of 2 sets", "150 kg × 5");
         // nothing was done there, and nothing is said of how it went
         assertThat(line(page, "C")).contains("0 of 3 sets").doesNotContain("asked", "kg");

@@ -105,7 +105,7 @@ abstract class DeskTesting {
                 TestSettings.TODAY,
                 TestSettings.NOW,
                 List.of(new DoneSet(
-                        TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(180), 1, Effort.parse("8")))),
+                        TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(187), 1, Effort.parse("8")))),
                 false);
     }
 }
