@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.DefaultRealMatrixChangingVisitor;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
@@ -129,9 +130,24 @@ final class Gaussian {
         return slope;
     }
 
-    /** The variance of a figure that hangs on what is unknown. */
+    /** The variance of a figure that hangs on what is unknown, mostly on little of it. */
     double varianceOf(RealVector slope) {
-        return slope.dotProduct(covariance.operate(slope));
+        double variance = 0;
+        for (int i = 0; i < slope.getDimension(); i++) {
+            double one = slope.getEntry(i);
+            for (int j = 0; one != 0 && j < slope.getDimension(); j++) {
+                double other = slope.getEntry(j);
+                variance += other == 0 ? 0 : one * other * covariance.getEntry(i, j);
+            }
+        }
+        return variance;
+    }
+
+    /** The variance that one figure would have after another one was measured with so much noise. */
+    double varianceAfter(RealVector of, RealVector measured, double noise) {
+        RealVector crossed = covariance.operate(measured);
+        double shared = of.dotProduct(crossed);
+        return varianceOf(of) - shared * shared / (measured.dotProduct(crossed) + noise);
     }
 
     /**
@@ -174,9 +190,14 @@ final class Gaussian {
 
     private void move(RealVector gain, RealVector crossed, double variance, double innovation, double left) {
         mean = mean.add(gain.mapMultiply(innovation));
-        covariance = covariance
-                .subtract(gain.outerProduct(crossed))
-                .subtract(crossed.outerProduct(gain))
-                .add(gain.outerProduct(gain).scalarMultiply(variance + left));
+        covariance.walkInOptimizedOrder(new DefaultRealMatrixChangingVisitor() {
+            @Override
+            public double visit(int row, int column, double value) {
+                return value
+                        - gain.getEntry(row) * crossed.getEntry(column)
+                        - crossed.getEntry(row) * gain.getEntry(column)
+                        + (variance + left) * gain.getEntry(row) * gain.getEntry(column);
+            }
+        });
     }
 }

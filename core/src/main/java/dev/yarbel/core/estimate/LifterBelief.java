@@ -85,7 +85,8 @@ public final class LifterBelief {
         return trained.containsKey(root);
     }
 
-    Gaussian shared() {
-        return unknowns;
+    /** How tired training left a family of lifts: 1 at the usual pace. */
+    double tired(Lift root) {
+        return trained.get(root).tired();
     }
 }

@@ -43,4 +43,9 @@ public final class LifterStrength {
     public Optional<BentCurve> curve(Lift lift) {
         return belief.flatMap(now -> filter.curve(now, lift));
     }
+
+    /** The set that would settle a doubt about a lift's max; empty where the range is narrow enough, or nothing would. */
+    public Optional<SettlingSet> settling(Lift lift) {
+        return estimate(lift).flatMap(known -> belief.flatMap(now -> filter.settling(now, lift)));
+    }
 }

@@ -22,14 +22,6 @@ import org.hipparchus.linear.RealVector;
 /** One session's corrections of what is believed of a lifter, set by set; made for one day and thrown away. */
 final class SessionUpdate {
 
-    /** The spread of a rating with nothing left, in repetitions. */
-    private static final double NOISE = 0.5;
-    /** How much it grows for each repetition that is expected to be left. */
-    private static final double NOISE_PER_REP_LEFT = 0.35;
-
-    private static final double NOISE_PER_FURTHER_REP = 0.05;
-    /** Ratings come in halves. */
-    private static final double ROUNDING = 0.5 * 0.5 / 12;
     /** Nobody with very many left says that there are few; a variance. */
     private static final double MOST_NOISE = 2 * 2;
     /** Of Student's distribution. */
@@ -64,6 +56,7 @@ final class SessionUpdate {
     private final Gaussian unknowns;
     private final Map<Lift, LifterBelief.Trained> trained;
     private final SetModel model;
+    private final RatingModel ratings;
 
     private final Map<Lift, Integer> setsDone = new HashMap<>();
     private final Map<Lift, Double> heaviestSingle = new HashMap<>();
@@ -79,6 +72,7 @@ final class SessionUpdate {
         this.unknowns = before.unknowns();
         this.trained = before.trained();
         this.model = new SetModel(unknowns, kin);
+        this.ratings = new RatingModel(unknowns, kin);
     }
 
     /** What the sets of a lift told. */
@@ -288,43 +282,24 @@ final class SessionUpdate {
         }
     }
 
-    /**
-     * What the lifter is expected to say of a set.
-     *
-     * @param left repetitions
-     * @param noise the variance of what is said
-     */
-    private record Said(double left, RealVector slope, double noise) {}
-
-    private Said said(Circumstances under, LiftedSet set) {
-        Lift root = kin.root(set.lift());
-        SetModel.CanDo can = canDo(under, set);
-        double left = can.reps() - set.reps();
-        Map<Unknown, Double> derivatives = new LinkedHashMap<>(can.derivatives());
-        derivatives.put(Unknown.OfLifter.BIAS, 1.0);
-        derivatives.put(new Unknown.Bias(root), 1.0);
-        double spread =
-                NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, set.reps() - 1);
-        return new Said(
-                left + unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(new Unknown.Bias(root)),
-                unknowns.slope(derivatives),
-                spread * spread + ROUNDING);
+    private RatingModel.Said said(Circumstances under, LiftedSet set) {
+        return ratings.of(under, StrengthFilter.kg(set.load()), set.reps());
     }
 
     private void rating(Circumstances under, LiftedSet set) {
         set.ratingOnRecord().ifPresent(rated -> {
-            Said said = said(under, set);
+            RatingModel.Said said = said(under, set);
             if (rated.equals(Rpe.LIMIT)) {
                 boundRating(said, Bounds.below(NOTHING_LEFT));
             } else {
-                correct(said.slope, rated.halvesLeft() / 2.0 - said.left, said.noise);
+                correct(said.slope(), rated.halvesLeft() / 2.0 - said.left(), said.noise());
             }
         });
     }
 
-    private void boundRating(Said said, Bounds bounds) {
+    private void boundRating(RatingModel.Said said, Bounds bounds) {
         if (!without.contains(Ingredient.BOUNDS)) {
-            unknowns.bound(said.slope, said.left, Math.min(MOST_NOISE, said.noise), bounds, SELDOM);
+            unknowns.bound(said.slope(), said.left(), Math.min(MOST_NOISE, said.noise()), bounds, SELDOM);
         }
     }
 

@@ -1,6 +1,7 @@
 package dev.yarbel.core.estimate;
 
 import dev.yarbel.core.effort.BentCurve;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -10,9 +11,11 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.hipparchus.linear.RealVector;
 
 /**
  * Estimates all of a lifter's maxes together, session by session: an extended Kalman filter (Jazwinski 1970, <i>Stochastic
@@ -26,6 +29,22 @@ import java.util.Set;
  * as that. All figures are starting values of ours, chosen on simulated lifters.
  */
 public final class StrengthFilter {
+
+    /** One standard deviation, as a share of the max, that is wide enough to change what is planned; a starting value of ours. */
+    private static final double WIDE = 0.03;
+    /** A set settles a doubt that leaves this share of it; a starting value of ours. */
+    private static final double NARROWER = 0.85;
+
+    private record Ask(int reps, Rpe rpe) {}
+
+    private static final List<Ask> LEAST_ASKED_FIRST = List.of(
+            new Ask(5, Rpe.of(7)),
+            new Ask(3, Rpe.of(7)),
+            new Ask(5, Rpe.of(8)),
+            new Ask(3, Rpe.of(8)),
+            new Ask(1, Rpe.of(8)),
+            new Ask(3, Rpe.of(9)),
+            new Ask(1, Rpe.of(9)));
 
     private final Kin kin;
     private final Set<Ingredient> without;
@@ -129,6 +148,34 @@ public final class StrengthFilter {
         return belief.knows(kin.root(lift))
                 ? Optional.of(new SetModel(belief.unknowns(), kin).curve(lift).toCurve())
                 : Optional.empty();
+    }
+
+    /**
+     * The set that would settle a doubt about a max: of those that make its range a good deal narrower the one that asks least, from five at 7 to a
+     * single at 9. Empty where the range is narrow enough to plan by, or nothing would narrow it, or nothing is known of the lift.
+     */
+    public Optional<SettlingSet> settling(LifterBelief belief, Lift lift) {
+        return standing(belief, lift).flatMap(standing -> {
+            Gaussian unknowns = belief.unknowns();
+            RealVector of = unknowns.slope(kin.derivativesOfStanding(lift, 1));
+            double doubt = Math.sqrt(unknowns.varianceOf(of));
+            if (doubt < WIDE) {
+                return Optional.empty();
+            }
+            Circumstances rested = new Circumstances(lift, belief.tired(kin.root(lift)), 0, false);
+            RatingModel ratings = new RatingModel(unknowns, kin);
+            BentCurve curve = new SetModel(unknowns, kin).curve(lift).toCurve();
+            for (Ask ask : LEAST_ASKED_FIRST) {
+                Mass load = curve.load(standing.max(), ask.reps, ask.rpe);
+                RatingModel.Said said = ratings.of(rested, kg(load), ask.reps);
+                double after = Math.sqrt(unknowns.varianceAfter(of, said.slope(), said.noise()));
+                if (after <= NARROWER * doubt) {
+                    MaxEstimate then = new MaxEstimate(standing.max(), mass(kg(standing.max()) * after), List.of());
+                    return Optional.of(new SettlingSet(lift, load, ask.reps, ask.rpe, then.low(), then.high()));
+                }
+            }
+            return Optional.empty();
+        });
     }
 
     static double kg(Mass mass) {

@@ -369,6 +369,31 @@ class StrengthFilterTest {
     }
 
     @Test
+    void aWideDoubtIsSettledByTheSetThatAsksLeast() {
+        MaxOnRecord guess = new MaxOnRecord(Lift.SQUAT, Mass.ofKg(200), FIRST, Percent.of(8));
+        SettlingSet set = history(List.of(guess)).on(FIRST).settling(Lift.SQUAT).orElseThrow();
+        assertThat(set.rpe()).isLessThanOrEqualTo(Rpe.of(8));
+        assertThat(kg(set.load())).isBetween(150.0, 190.0);
+        // what was promised is about what comes of it when it is rated as expected
+        StrengthHistory after = history(
+                List.of(guess),
+                new LiftedSession(
+                        FIRST, List.of(new LiftedSet(Lift.SQUAT, set.load(), set.reps(), Effort.rated(set.rpe())))));
+        MaxEstimate then = after.on(FIRST).estimate(Lift.SQUAT).orElseThrow();
+        assertThat(kg(then.high()) - kg(then.low()))
+                .isCloseTo(kg(set.high()) - kg(set.low()), within(4.0))
+                .isLessThan(0.9 * 2 * 1.2816 * 16);
+    }
+
+    @Test
+    void nothingIsAskedForWhereTheRangeIsNarrowOrNothingIsKnown() {
+        assertThat(squats(month(Lift.SQUAT, 200)).on(FIRST.plusDays(25)).settling(Lift.SQUAT))
+                .isEmpty();
+        assertThat(squats().on(FIRST).settling(Lift.BENCH_PRESS)).isEmpty();
+        assertThat(history(List.of()).on(FIRST).settling(Lift.SQUAT)).isEmpty();
+    }
+
+    @Test
     void theContributionsAndWhatOthersDidAddUpToTheMovement() {
         StrengthHistory history = history(
                 List.of(SQUAT_200, BENCH_140),

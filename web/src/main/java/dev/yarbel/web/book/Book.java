@@ -6,8 +6,6 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.Overrules;
 import dev.yarbel.core.estimate.RecordedMax;
-import dev.yarbel.core.estimate.StrengthFilter;
-import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
@@ -50,6 +48,7 @@ public class Book {
     private final ClubLifts lifts;
     private final StartingNumbers starting;
     private final SetUps setUps;
+    private final Strengths strengths;
     private final Clock clock;
 
     Book(
@@ -58,12 +57,14 @@ public class Book {
             ClubLifts lifts,
             StartingNumbers starting,
             SetUps setUps,
+            Strengths strengths,
             Clock clock) {
         this.numbers = numbers;
         this.logs = logs;
         this.lifts = lifts;
         this.starting = starting;
         this.setUps = setUps;
+        this.strengths = strengths;
         this.clock = clock;
     }
 
@@ -121,23 +122,25 @@ public class Book {
             row.decidedCurve().ifPresent(curve -> curves.put(row.lift(), curve));
             row.ratio().ifPresent(ratio -> ratios.put(row.lift(), ratio));
         });
-        LifterStrength strength = strength(
+        Overrules overrules = new Overrules(curves, ratios);
+        LifterStrength strength = strengths.of(
+                lifter.id(),
                 catalogue,
-                new Overrules(curves, ratios),
-                recorded.values().stream().flatMap(List::stream).map(SetDownMax::max),
-                finished);
+                overrules,
+                onRecord(
+                        overrules,
+                        recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
+                finished,
+                today());
         return recorded.entrySet().stream()
                 .map(lift -> standing(lift.getKey(), lift.getValue(), strength))
                 .toList();
     }
 
-    private LifterStrength strength(
-            Catalogue catalogue, Overrules overrules, Stream<RecordedMax> maxes, List<LiftedSession> finished) {
-        List<MaxOnRecord> onRecord = maxes.flatMap(max ->
+    private static List<MaxOnRecord> onRecord(Overrules overrules, Stream<RecordedMax> maxes) {
+        return maxes.flatMap(max ->
                         MaxOnRecord.of(max, overrules.curves().getOrDefault(max.lift(), RepCurve.DEFAULT)).stream())
                 .toList();
-        return StrengthHistory.of(new StrengthFilter(catalogue, overrules), onRecord, finished)
-                .on(today());
     }
 
     private static LiftRecord standing(LiftNumbersEntity row, List<SetDownMax> own, LifterStrength strength) {
@@ -150,7 +153,8 @@ public class Book {
                         strength.estimate(lift),
                         row.decidedCurve().or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
                         row.decidedCurve().isPresent(),
-                        strength.ratingBias(lift)),
+                        strength.ratingBias(lift),
+                        strength.settling(lift)),
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
@@ -170,11 +174,13 @@ public class Book {
             curve.ifPresent(one -> curves.put(lift.lift(), one));
             lift.ratio().ifPresent(ratio -> ratios.put(lift.lift(), ratio));
         });
-        LifterStrength strength = strength(
+        Overrules overrules = new Overrules(curves, ratios);
+        LifterStrength strength = strengths.workedOut(
                 standing.catalogue(),
-                new Overrules(curves, ratios),
-                standing.lifts().stream().flatMap(lift -> lift.maxes().stream()),
-                finished(standing.log()));
+                overrules,
+                onRecord(overrules, standing.lifts().stream().flatMap(lift -> lift.maxes().stream())),
+                finished(standing.log()),
+                today());
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts().forEach(lift -> estimates.put(lift.lift(), strength.estimate(lift.lift())));
         return estimates;

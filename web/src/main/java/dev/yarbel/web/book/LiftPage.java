@@ -8,6 +8,7 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.RepMaxReading;
+import dev.yarbel.core.estimate.SettlingSet;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lift.MasterySuggestion;
 import dev.yarbel.core.lift.Ratio;
@@ -33,6 +34,7 @@ import java.util.Optional;
  * @param hanging what a share would hang on, reference by reference
  * @param reading what the newest rep max says of the single
  * @param rates how the lifter rates sets of its family; empty before anything is known
+ * @param settling the set that would settle a doubt about the max, and the load of it that can be made
  */
 record LiftPage(
         Variation variation,
@@ -44,7 +46,11 @@ record LiftPage(
         Optional<Reading> reading,
         Optional<MasterySuggestion> suggestion,
         Optional<Rates> rates,
+        Optional<Settling> settling,
         String kit) {
+
+    /** A set that would tell much, with a load that can be made. */
+    record Settling(SettlingSet set, Mass load) {}
 
     /**
      * How a lifter rates.
@@ -53,6 +59,13 @@ record LiftPage(
      * @param toTheLimit those of all that were missed, or rated 10
      */
     record Rates(RatingBias bias, long rated, long toTheLimit) {
+
+        /** From fewer rated sets nothing is told; a starting value of ours. */
+        private static final int LEAST_SETS = 8;
+
+        public boolean tooFew() {
+            return rated < LEAST_SETS;
+        }
 
         static Optional<Rates> of(LiftRecord own, LifterRecord standing) {
             List<LiftedSet> sets = standing.log().stream()
@@ -132,6 +145,10 @@ record LiftPage(
                                 lifter.soonOutOfBreath()),
                         today),
                 Rates.of(own, standing),
+                loads.flatMap(there -> own.learnt()
+                        .settling()
+                        .map(set -> new Settling(
+                                set, there.fit(set.load(), lifter.rounding()).load()))),
                 loads.map(AvailableLoads::name).orElse(null));
     }
 

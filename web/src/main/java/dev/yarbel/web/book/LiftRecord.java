@@ -5,6 +5,7 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.estimate.SettlingSet;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
@@ -49,10 +50,17 @@ public record LiftRecord(
      * @param curve what loads are planned by
      * @param decided the curve is the coach's, and not learnt
      * @param bias how the lifter's ratings lean in it
+     * @param settling the set that would settle a doubt about its max
      */
-    public record Learnt(Optional<MaxEstimate> estimate, RepCurve curve, boolean decided, Optional<RatingBias> bias) {
+    public record Learnt(
+            Optional<MaxEstimate> estimate,
+            RepCurve curve,
+            boolean decided,
+            Optional<RatingBias> bias,
+            Optional<SettlingSet> settling) {
 
-        private static final Learnt NOTHING = new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty());
+        private static final Learnt NOTHING =
+                new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty(), Optional.empty());
     }
 
     public LiftRecord {

@@ -164,6 +164,19 @@ class BookPageTest {
         assertThat(page("/book/lifts/deadlift").select("#rates")).isEmpty();
     }
 
+    @Test
+    void aWideEstimateNamesTheSetThatWouldSettleItToTheCoachAlone() throws Exception {
+        Document wide = page("/book/lifts/squat");
+        assertThat(wide.selectFirst(".settling").text())
+                .containsPattern("(reps|single) with \\d+(\\.5)? kg, about [78]");
+        Document lifters =
+                Jsoup.parse(mvc.perform(get(club.url("/book/lifts/squat")).with(club.asLifter()))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString());
+        assertThat(lifters.select(".settling")).isEmpty();
+    }
+
     private void squatted(int daysAgo, String said, int reps, int... kg) {
         List<DoneSet> done = new ArrayList<>();
         for (int load : kg) {
