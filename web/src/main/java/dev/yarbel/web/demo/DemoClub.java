@@ -110,7 +110,7 @@ public class DemoClub {
         LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
         begin(tobin, "squat 505, bench-press 345, deadlift 560, overhead-press 205", today.minusDays(29));
         blocks.add(tobin, DemoBlocks.threeDays(today.minusDays(15)).named("Neap"), "");
-        lift(tobin, Map.of(Lift.SQUAT, "0.94", Lift.BENCH_PRESS, "1.06"), true);
+        lift(tobin, Map.of(Lift.SQUAT, "0.9", Lift.BENCH_PRESS, "1.1"), true);
 
         LifterCard ottilie =
                 lifter(bryn, shed, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
