@@ -62,10 +62,6 @@ final class Gaussian {
         return at;
     }
 
-    int size() {
-        return places.size();
-    }
-
     /** One more unknown, whose doubt has nothing to do with the others'. */
     void add(Unknown unknown, double at, double doubt) {
         int n = places.size();
