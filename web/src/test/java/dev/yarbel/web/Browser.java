@@ -234,6 +234,28 @@ public final class Browser implements AutoCloseable {
         });
     }
 
+    /**
+     * Opens what is folded away. A page that takes a fragment in between aim and press makes a click land beside its
+     * mark, without a word from the driver: so it is looked whether it opened.
+     *
+     * @param summary the line that it is opened by
+     */
+    public void unfold(String summary) {
+        waitFor(d -> {
+            WebElement line = find(summary);
+            if (isOpen(line)) {
+                return true;
+            }
+            driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", line);
+            line.click();
+            return isOpen(line);
+        });
+    }
+
+    private boolean isOpen(WebElement summary) {
+        return Boolean.TRUE.equals(driver.executeScript("return arguments[0].parentElement.open", summary));
+    }
+
     /** A tap, as a finger makes it. */
     public void tap(WebElement element) {
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);

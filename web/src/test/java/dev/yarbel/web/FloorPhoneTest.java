@@ -189,7 +189,7 @@ class FloorPhoneTest {
     }
 
     private void signOut() {
-        browser.click(".me summary");
+        browser.unfold(".me summary");
         browser.click("form[action='/sign-out'] button");
         browser.waitFor(d -> browser.address().startsWith("/sign-in"));
     }

@@ -89,7 +89,7 @@ class JourneyTest {
             browser.click("button.wide[value=easy]");
         }
         browser.waitForText(".now h2", "set 1 of 1");
-        browser.click(".ending summary");
+        browser.unfold(".ending summary");
         browser.type("input[name=pain]", "a half-typed note");
         assertThat(browser.text(".now .watch")).contains("spotters or set safeties");
         browser.assertSound();

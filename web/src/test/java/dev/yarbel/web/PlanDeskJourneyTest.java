@@ -196,7 +196,7 @@ class PlanDeskJourneyTest {
     private void follow() {
         browser.click("main > p a");
         browser.click("input[name=follow]");
-        browser.click("#change summary");
+        browser.unfold("#change summary");
         browser.type("#change input[name=week]", "3");
         browser.click("#change button[value=WEEK_COPY]");
         browser.waitForText("#told", "Followed to 3 blocks.");

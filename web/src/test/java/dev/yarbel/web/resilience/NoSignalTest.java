@@ -270,7 +270,7 @@ class NoSignalTest {
             phone.waitForText(".now h2", "warm-up 2 of");
             phone.click(DONE);
             phone.waitForText(WAITING, "1 set is still here");
-            phone.click(".me summary");
+            phone.unfold(".me summary");
             phone.click("form[action='/sign-out'] button");
             assertThat(phone.dismiss()).contains("have not been sent");
             line.mend();
