@@ -6,6 +6,8 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.Overrules;
 import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.estimate.StrengthFilter;
+import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
@@ -48,7 +50,7 @@ public class Book {
     private final ClubLifts lifts;
     private final StartingNumbers starting;
     private final SetUps setUps;
-    private final Strengths strengths;
+    private final FinishedWorks finishedWorks;
     private final Clock clock;
 
     Book(
@@ -57,14 +59,14 @@ public class Book {
             ClubLifts lifts,
             StartingNumbers starting,
             SetUps setUps,
-            Strengths strengths,
+            FinishedWorks finishedWorks,
             Clock clock) {
         this.numbers = numbers;
         this.logs = logs;
         this.lifts = lifts;
         this.starting = starting;
         this.setUps = setUps;
-        this.strengths = strengths;
+        this.finishedWorks = finishedWorks;
         this.clock = clock;
     }
 
@@ -89,10 +91,16 @@ public class Book {
     public LifterRecord standing(LifterCard lifter, LocalDate since) {
         LocalDate counting = counting();
         LocalDate from = since.isBefore(counting) ? since : counting;
-        List<SessionLog> log = logs.since(lifter.clubId(), lifter.id(), from);
-        List<LiftedSession> finished = finished(log);
+        LogReader.Open open = logs.open(lifter.clubId(), lifter.id(), from);
+        FinishedWork finished =
+                finishedWorks.of(lifter.id(), open.version(), today(), from, () -> finished(lifter, from));
+        return new LifterRecord(finished, open.sessions());
+    }
+
+    private FinishedWork finished(LifterCard lifter, LocalDate from) {
+        List<SessionLog> log = logs.finishedSince(lifter.clubId(), lifter.id(), from);
         Catalogue catalogue = lifts.catalogue(lifter.clubId());
-        return new LifterRecord(from, catalogue, lifts(lifter, finished, catalogue), log);
+        return new FinishedWork(from, catalogue, lifts(lifter, finished(log), catalogue), log);
     }
 
     /**
@@ -123,18 +131,22 @@ public class Book {
             row.ratio().ifPresent(ratio -> ratios.put(row.lift(), ratio));
         });
         Overrules overrules = new Overrules(curves, ratios);
-        LifterStrength strength = strengths.of(
-                lifter.id(),
+        LifterStrength strength = workedOut(
                 catalogue,
                 overrules,
                 onRecord(
                         overrules,
                         recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
-                finished,
-                today());
+                finished);
         return recorded.entrySet().stream()
                 .map(lift -> standing(lift.getKey(), lift.getValue(), strength))
                 .toList();
+    }
+
+    private LifterStrength workedOut(
+            Catalogue catalogue, Overrules overrules, List<MaxOnRecord> maxes, List<LiftedSession> finished) {
+        return StrengthHistory.of(new StrengthFilter(catalogue, overrules), maxes, finished)
+                .on(today());
     }
 
     private static List<MaxOnRecord> onRecord(Overrules overrules, Stream<RecordedMax> maxes) {
@@ -175,12 +187,11 @@ public class Book {
             lift.ratio().ifPresent(ratio -> ratios.put(lift.lift(), ratio));
         });
         Overrules overrules = new Overrules(curves, ratios);
-        LifterStrength strength = strengths.workedOut(
+        LifterStrength strength = workedOut(
                 standing.catalogue(),
                 overrules,
                 onRecord(overrules, standing.lifts().stream().flatMap(lift -> lift.maxes().stream())),
-                finished(standing.log()),
-                today());
+                finished(standing.log()));
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts().forEach(lift -> estimates.put(lift.lift(), strength.estimate(lift.lift())));
         return estimates;

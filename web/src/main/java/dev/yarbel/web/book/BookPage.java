@@ -70,7 +70,7 @@ record BookPage(List<LiftLine> lifts, List<SessionLine> sessions, List<Best.Past
                         .map(lift -> line(lift, latestFirst, today))
                         .toList(),
                 latestFirst.stream().limit(SESSIONS).map(BookPage::session).toList(),
-                Best.since(today.minusWeeks(Trend.WEEKS), standing.pastSets()).stream()
+                standing.bestsSince(today.minusWeeks(Trend.WEEKS)).stream()
                         .limit(BESTS)
                         .toList(),
                 RatingGap.of(sets(latestFirst).toList()));

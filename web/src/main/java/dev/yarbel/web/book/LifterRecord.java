@@ -2,47 +2,69 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.Best;
-import dev.yarbel.core.session.LastTimes;
-import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
-import dev.yarbel.core.session.OwnBests;
 import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
-/**
- * What the book knows of a lifter: each lift's numbers, and the sessions they came from, oldest first.
- *
- * @param since the log holds every session from this day on
- * @param catalogue the lifts that the lifter's club knows
- */
-public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord> lifts, List<SessionLog> log) {
+/** What the book knows of a lifter: each lift's numbers, and the sessions they came from, finished and open. */
+public final class LifterRecord {
 
-    public LifterRecord {
-        lifts = List.copyOf(lifts);
-        log = List.copyOf(log);
+    private static final Comparator<SessionLog> OLDEST_FIRST =
+            Comparator.comparing(SessionLog::date).thenComparing(SessionLog::id);
+
+    private final FinishedWork finished;
+    private final List<SessionLog> open;
+    private final List<SessionLog> log;
+
+    /** @param open sessions that were begun; one that was finished meanwhile stands as it was finished */
+    LifterRecord(FinishedWork finished, List<SessionLog> open) {
+        this.finished = finished;
+        this.open = open.stream()
+                .filter(session -> finished.log().stream().noneMatch(other -> other.id() == session.id()))
+                .toList();
+        List<SessionLog> all = new ArrayList<>(finished.log());
+        all.addAll(this.open);
+        all.sort(OLDEST_FIRST);
+        this.log = List.copyOf(all);
+    }
+
+    /** The log holds every session from this day on. */
+    public LocalDate since() {
+        return finished.since();
+    }
+
+    /** The lifts that the lifter's club knows. */
+    public Catalogue catalogue() {
+        return finished.catalogue();
+    }
+
+    public List<LiftRecord> lifts() {
+        return finished.lifts();
+    }
+
+    /** The sessions, oldest first. */
+    public List<SessionLog> log() {
+        return log;
     }
 
     public Optional<LiftRecord> of(Lift lift) {
-        return lifts.stream().filter(s -> s.lift().equals(lift)).findFirst();
+        return finished.of(lift);
     }
 
     /** The same with loads announced for the contest, as if they had been set down. */
     public LifterRecord withEventLoads(Map<Lift, Mass> announced) {
         List<LiftRecord> with = new ArrayList<>();
-        lifts.forEach(lift -> with.add(Optional.ofNullable(announced.get(lift.lift()))
+        lifts().forEach(lift -> with.add(Optional.ofNullable(announced.get(lift.lift()))
                 .map(lift::announced)
                 .orElse(lift)));
         announced.forEach((lift, load) -> {
@@ -50,31 +72,23 @@ public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord
                 with.add(LiftRecord.none(lift).announced(load));
             }
         });
-        return new LifterRecord(since, catalogue, with, log);
+        return new LifterRecord(finished.with(with), open);
     }
 
     /** Whether the numbers of lifts are the very same, and not worked out anew. */
     public boolean hasNumbersOf(LifterRecord other) {
-        return lifts == other.lifts;
+        return finished == other.finished;
     }
 
     /** The same with an open session as it is now; empty where it was finished before, on which numbers may hang. */
     Optional<LifterRecord> withOpen(SessionLog session) {
-        int at = 0;
-        while (at < log.size() && log.get(at).id() != session.id()) {
-            at++;
-        }
-        if (at < log.size() && log.get(at).finished()) {
+        if (finished.log().stream().anyMatch(other -> other.id() == session.id())) {
             return Optional.empty();
         }
-        List<SessionLog> now = new ArrayList<>(log);
-        if (at < log.size()) {
-            now.set(at, session);
-        } else {
-            now.add(session);
-            now.sort(Comparator.comparing(SessionLog::date));
-        }
-        return Optional.of(new LifterRecord(since, catalogue, lifts, now));
+        List<SessionLog> now = new ArrayList<>(open);
+        now.removeIf(other -> other.id() == session.id());
+        now.add(session);
+        return Optional.of(new LifterRecord(finished, now));
     }
 
     /**
@@ -83,7 +97,7 @@ public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord
      * @throws NotFoundException when the club knows none
      */
     Variation variation(String key) {
-        return catalogue.all().stream()
+        return catalogue().all().stream()
                 .filter(variation -> variation.lift().key().equals(key))
                 .findFirst()
                 .orElseThrow(NotFoundException::new);
@@ -91,39 +105,17 @@ public record LifterRecord(LocalDate since, Catalogue catalogue, List<LiftRecord
 
     /** What loads can hang on, for each lift and for its variations by their ratios. */
     public Numbers numbers() {
-        Map<Lift, Ratio> ratios = new HashMap<>(catalogue.ratios());
-        for (LiftRecord lift : lifts) {
-            lift.ratio()
-                    .ifPresent(share -> ratios.computeIfPresent(
-                            lift.lift(), (l, ratio) -> new Ratio(ratio.to(), share, Ratio.Source.COACH)));
-        }
-        LastTimes last = lastTimes();
-        List<Best.PastSet> past = pastSets();
-        Map<Lift, LiftNumbers> own = new HashMap<>();
-        Stream.concat(
-                        lifts.stream(),
-                        last.lifts().stream().filter(lift -> of(lift).isEmpty()).map(LiftRecord::none))
-                .forEach(standing -> own.put(
-                        standing.lift(),
-                        standing.numbers(
-                                last.of(standing.lift()), OwnBests.of(past, standing.lift(), standing.curve()))));
-        return Numbers.of(own, ratios);
+        return finished.numbers();
     }
 
-    private LastTimes lastTimes() {
-        LastTimes last = new LastTimes();
-        log.stream()
-                .filter(SessionLog::finished)
-                .forEach(session -> last.add(session.date(), session.asked(), session.sets()));
-        return last;
-    }
-
-    /** Every work set of the log with the kind of work it was part of. */
+    /** Every work set of finished sessions with the kind of work it was part of. */
     public List<Best.PastSet> pastSets() {
-        return log.stream()
-                .filter(SessionLog::finished)
-                .flatMap(session -> Best.PastSet.of(session.date(), session.asked(), session.sets()).stream())
-                .toList();
+        return finished.pastSets();
+    }
+
+    /** The sets since a day that were better than everything like them before, newest first, the heaviest of each day's alike. */
+    public List<Best.PastSet> bestsSince(LocalDate day) {
+        return finished.bestsSince(day);
     }
 
     /** The sessions by the day of the plan they answer; those that answer none are not among them. */

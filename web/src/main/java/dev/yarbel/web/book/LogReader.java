@@ -20,6 +20,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -31,7 +32,7 @@ import org.springframework.stereotype.Component;
 class LogReader {
 
     private static final String ROWS = """
-            select s.id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.planned,
+            select s.id, l.id as set_id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.planned,
               s.sleep_rating, s.fatigue_rating, s.stress_rating, s.soreness_rating, s.joints_rating,
               s.effort_rating, s.minutes, s.count_said, s.coach_note as session_note,
               l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
@@ -48,9 +49,37 @@ class LogReader {
         this.entities = entities;
     }
 
-    /** A lifter's sessions since a day, oldest first, each with its sets in the order they were lifted. */
-    List<SessionLog> since(long clubId, long lifterId, LocalDate since) {
-        return read(ROWS + "and s.held_on >= ? order by s.held_on, s.id, l.id", clubId, lifterId, since);
+    /**
+     * A lifter's open sessions.
+     *
+     * @param version of all in the book that is finished and set down; empty before there is anything
+     */
+    record Open(Optional<UUID> version, List<SessionLog> sessions) {}
+
+    /** A lifter's open sessions since a day, and the version that the rest of the book has at the same moment. */
+    Open open(long clubId, long lifterId, LocalDate since) {
+        flush();
+        return jdbc.query(
+                "select book.version, open.* from (select (select version from book_version where lifter_id = ?) as version) book"
+                        + " left join (" + ROWS + "and s.finished_at is null and s.held_on >= ?) open on true"
+                        + " order by open.held_on, open.id, open.set_id",
+                rows -> {
+                    rows.next();
+                    return new Open(Optional.ofNullable(rows.getObject("version", UUID.class)), logsFrom(rows));
+                },
+                lifterId,
+                clubId,
+                lifterId,
+                since);
+    }
+
+    /** A lifter's finished sessions since a day, oldest first, each with its sets in the order they were lifted. */
+    List<SessionLog> finishedSince(long clubId, long lifterId, LocalDate since) {
+        return read(
+                ROWS + "and s.finished_at is not null and s.held_on >= ? order by s.held_on, s.id, l.id",
+                clubId,
+                lifterId,
+                since);
     }
 
     /** The session of a planned day; empty when it has not begun. */
@@ -139,11 +168,16 @@ class LogReader {
     }
 
     private static List<SessionLog> logs(ResultSet rows) throws SQLException {
+        return rows.next() ? logsFrom(rows) : List.of();
+    }
+
+    /** From the row in hand on; a row without a session holds none. */
+    private static List<SessionLog> logsFrom(ResultSet rows) throws SQLException {
         List<SessionLog> logs = new ArrayList<>();
         // the same few lifts and ratings again and again
         Map<String, Lift> lifts = new HashMap<>();
         Map<String, Effort> efforts = new HashMap<>();
-        boolean more = rows.next();
+        boolean more = rows.getObject("id") != null;
         while (more) {
             long id = rows.getLong("id");
             SessionLog session = session(id, rows);

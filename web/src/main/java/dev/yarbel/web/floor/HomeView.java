@@ -92,7 +92,7 @@ record HomeView(
                         .filter(LiftRecord::hasNumbers)
                         .map(lift -> line(lift, today))
                         .toList(),
-                Best.since(today.minusWeeks(Trend.WEEKS), standing.pastSets()).stream()
+                standing.bestsSince(today.minusWeeks(Trend.WEEKS)).stream()
                         .limit(BESTS)
                         .toList(),
                 latestFirst.stream()
