@@ -51,6 +51,20 @@ class LanguageFilesTest {
         }
     }
 
+    static Stream<String> all() throws IOException {
+        return Stream.concat(Stream.of(ENGLISH), others());
+    }
+
+    /** Of two of a name the later one is said in both places. */
+    @ParameterizedTest
+    @MethodSource("all")
+    void everyMessageStandsOnce(String file) throws IOException {
+        try (Stream<String> lines = Files.lines(FOLDER.resolve(file))) {
+            assertThat(lines.filter(line -> line.matches("[a-zA-Z][^=]*=.*")).map(line -> line.split("=")[0]))
+                    .doesNotHaveDuplicates();
+        }
+    }
+
     @ParameterizedTest
     @MethodSource("others")
     void everyMessageIsThereAndNoneBesides(String file) {

@@ -3,6 +3,7 @@ package dev.yarbel.core.estimate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DefaultRealMatrixChangingVisitor;
@@ -39,6 +40,11 @@ final class Gaussian {
 
     boolean knows(Unknown unknown) {
         return places.containsKey(unknown);
+    }
+
+    /** The unknowns of a kind, in the order in which they were added. */
+    <T extends Unknown> Stream<T> ofKind(Class<T> kind) {
+        return places.keySet().stream().filter(kind::isInstance).map(kind::cast);
     }
 
     double mean(Unknown unknown) {
@@ -153,9 +159,27 @@ final class Gaussian {
      * @param noise the variance of the measurement
      */
     void correct(RealVector slope, double innovation, double noise) {
+        correct(slope, innovation, noise, Optional.empty());
+    }
+
+    /**
+     * The same for one unknown alone. What the others are is taken into account, and what they are not sure of, but they learn nothing:
+     * the consider filter of Schmidt (1966, <i>Advances in Control Systems</i> 3; Jazwinski 1970, 8.4).
+     */
+    void correct(RealVector slope, double innovation, double noise, Optional<Unknown> alone) {
         RealVector crossed = covariance.operate(slope);
         double variance = slope.dotProduct(crossed) + noise;
-        move(crossed.mapDivide(variance), crossed, variance, innovation, 0);
+        move(gain(crossed, variance, alone), crossed, variance, innovation, 0);
+    }
+
+    private RealVector gain(RealVector crossed, double variance, Optional<Unknown> alone) {
+        RealVector gain = crossed.mapDivide(variance);
+        alone.ifPresent(unknown -> {
+            double own = gain.getEntry(place(unknown));
+            gain.set(0);
+            gain.setEntry(place(unknown), own);
+        });
+        return gain;
     }
 
     /**
@@ -165,9 +189,16 @@ final class Gaussian {
      *
      * @param expected the figure that is expected
      * @param noise the variance of what the bounds hold for beyond what is unknown
+     * @param alone the one unknown that learns by it; empty where all do
      * @return how likely the bounds were; too unlikely ones change nothing
      */
-    double bound(RealVector slope, double expected, double noise, Bounds bounds, double leastLikely) {
+    double bound(
+            RealVector slope,
+            double expected,
+            double noise,
+            Bounds bounds,
+            double leastLikely,
+            Optional<Unknown> alone) {
         RealVector crossed = covariance.operate(slope);
         double variance = slope.dotProduct(crossed) + noise;
         double spread = Math.sqrt(variance);
@@ -176,7 +207,7 @@ final class Gaussian {
             return within.map(Bounds.Within::likelihood).orElse(0.0);
         }
         move(
-                crossed.mapDivide(variance),
+                gain(crossed, variance, alone),
                 crossed,
                 variance,
                 within.get().mean() - expected,

@@ -3,6 +3,9 @@ package dev.yarbel.core.estimate;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetUp;
+import dev.yarbel.core.record.UsualKit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,10 +16,17 @@ final class Kin {
 
     private final Catalogue catalogue;
     private final Overrules overrules;
+    private final UsualKit usual;
 
-    Kin(Catalogue catalogue, Overrules overrules) {
+    Kin(Catalogue catalogue, Overrules overrules, UsualKit usual) {
         this.catalogue = catalogue;
         this.overrules = overrules;
+        this.usual = usual;
+    }
+
+    /** How a set was done beside the plain lift. */
+    SetUp setUp(LiftedSet set) {
+        return usual.setUp(set);
     }
 
     Lift root(Lift lift) {

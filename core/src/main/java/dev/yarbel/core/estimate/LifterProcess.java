@@ -134,6 +134,7 @@ final class LifterProcess {
             }
         }
         unknowns.widenEach(Unknown.Share.class, RATIO_WANDERS_A_DAY * RATIO_WANDERS_A_DAY * days);
+        unknowns.widenEach(Unknown.Apart.class, RATIO_WANDERS_A_DAY * RATIO_WANDERS_A_DAY * days);
         trained.replaceAll((root, then) -> then.until(before.date(), day));
         return new LifterBelief(day, unknowns, trained);
     }

@@ -48,4 +48,9 @@ public final class LifterStrength {
     public Optional<SettlingSet> settling(Lift lift) {
         return estimate(lift).flatMap(known -> belief.flatMap(now -> filter.settling(now, lift)));
     }
+
+    /** What is believed of each set-up of a lift that has numbers of its own. */
+    public List<SetUpStrength> setUps(Lift lift) {
+        return belief.map(now -> filter.setUps(now, lift)).orElse(List.of());
+    }
 }

@@ -21,7 +21,7 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
 
     private static final int LEAST_WEEKS_OF_TREND = 3;
     /** The quantile of the standard normal distribution between whose two sides 80 % lie. */
-    private static final double EIGHTY = 1.2816;
+    static final double EIGHTY = 1.2816;
 
     private static final double PERCENT = 100;
 
@@ -98,9 +98,10 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
      */
     public record Contribution(LiftedSet set, Mass max, Percent weight, Mass moved) {
 
-        /** Whether it only says that the max is at least so much: it was made, and easy or not rated. */
+        /** Whether it only says that the max is at least so much: it was made, and easy or not rated, or some of it was helped or broken. */
         public boolean isLeast() {
-            return set.made() && set.effort().rating().isEmpty();
+            return set.cleanReps() < set.reps()
+                    || set.made() && set.effort().rating().isEmpty();
         }
     }
 }

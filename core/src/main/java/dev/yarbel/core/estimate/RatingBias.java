@@ -13,9 +13,6 @@ import java.math.RoundingMode;
 public record RatingBias(BigDecimal reps, BigDecimal spread) {
 
     private static final int HUNDREDTHS = 2;
-    /** Half of the range that holds it four times of five, in standard deviations. */
-    private static final double EIGHTY = 1.2816;
-
     private static final double LEAST = 0.5;
 
     static RatingBias of(double reps, double spread) {
@@ -29,7 +26,7 @@ public record RatingBias(BigDecimal reps, BigDecimal spread) {
     /** Whether it is at least half a repetition, and four times of five on the same side. */
     public boolean isTelling() {
         double off = Math.abs(reps.doubleValue());
-        return off >= LEAST && off >= EIGHTY * spread.doubleValue();
+        return off >= LEAST && off >= MaxEstimate.EIGHTY * spread.doubleValue();
     }
 
     public boolean ratesTooEasy() {
@@ -43,12 +40,12 @@ public record RatingBias(BigDecimal reps, BigDecimal spread) {
 
     /** The least it is, four times of five, in halves; nothing where it may go either way. */
     public BigDecimal least() {
-        return halves(Math.max(0, Math.abs(reps.doubleValue()) - EIGHTY * spread.doubleValue()));
+        return halves(Math.max(0, Math.abs(reps.doubleValue()) - MaxEstimate.EIGHTY * spread.doubleValue()));
     }
 
     /** The most it is, four times of five, in halves. */
     public BigDecimal most() {
-        return halves(Math.abs(reps.doubleValue()) + EIGHTY * spread.doubleValue());
+        return halves(Math.abs(reps.doubleValue()) + MaxEstimate.EIGHTY * spread.doubleValue());
     }
 
     private static BigDecimal halves(double figure) {

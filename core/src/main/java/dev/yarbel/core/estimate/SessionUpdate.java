@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -46,6 +47,7 @@ final class SessionUpdate {
 
     private static final double TELLING = 1e-3;
     private static final double DOUBT_OF_FIRST = 0.15;
+    private static final double DOUBT_OF_FIRST_APART = 0.05;
     private static final double HEAVY = 0.9;
     private static final double LIGHTER = 0.87;
 
@@ -132,7 +134,7 @@ final class SessionUpdate {
         Map<Lift, Double> maxes = new HashMap<>();
         trained.keySet().forEach(root -> maxes.put(root, unknowns.mean(new Unknown.Max(root))));
         for (LiftedSet set : session.sets()) {
-            if (!set.load().isZero() && countsForThePlainLift(set)) {
+            if (!set.load().isZero() && saysSomething(set)) {
                 take(set);
             }
         }
@@ -151,36 +153,46 @@ final class SessionUpdate {
         return new StrengthFilter.Learned(belief(), movements);
     }
 
-    /** Repetitions that a spotter helped, chains, bands, and misses for another reason than strength say nothing of it. */
-    private static boolean countsForThePlainLift(LiftedSet set) {
-        SetDetails details = set.details();
-        return details.helped() == 0
-                && !details.modified()
-                && details.missedBy()
+    /** A miss for another reason than strength says nothing of it, nor does a set of which nothing was clean or the lifter's own. */
+    private static boolean saysSomething(LiftedSet set) {
+        return set.details()
+                        .missedBy()
                         .filter(why -> why != SetDetails.MissedBy.STRENGTH)
-                        .isEmpty();
+                        .isEmpty()
+                && (set.cleanReps() > 0 || set.reps() == 0);
     }
 
     private void take(LiftedSet set) {
         Lift root = kin.root(set.lift());
-        if (!trained.containsKey(root) && !beginsWith(set)) {
+        SetUp setUp = kin.setUp(set);
+        if (!trained.containsKey(root) && (!setUp.isPlain() || !beginsWith(set))) {
             return;
         }
         process.beginVariation(unknowns, set.lift());
-        Circumstances under = circumstances(root, set);
+        Circumstances under = circumstances(root, set, setUp);
+        if (setUp.isPlain()) {
+            takePlain(under, set);
+        } else if (unknowns.knows(under.apart())) {
+            observe(under, new Part(set));
+        } else {
+            beginApart(under, set);
+        }
+        if (set.effort().isMissed()
+                || set.effort().rating().filter(Rpe::estimates).isPresent()) {
+            setsDone.merge(root, 1, Integer::sum);
+        }
+        if (setUp.isPlain() && set.reps() == 1 && set.made()) {
+            heaviestSingle.merge(root, StrengthFilter.kg(set.load()), Math::max);
+        }
+    }
+
+    private void takePlain(Circumstances under, LiftedSet set) {
         Part part = new Part(set);
         told.computeIfAbsent(set.lift(), lift -> new Told(model.standing(lift)))
                 .parts
                 .add(part);
         part.speaksFor = speaksFor(under, set);
         tells(part, () -> observe(under, part));
-        if (set.effort().isMissed()
-                || set.effort().rating().filter(Rpe::estimates).isPresent()) {
-            setsDone.merge(root, 1, Integer::sum);
-        }
-        if (set.reps() == 1 && set.made()) {
-            heaviestSingle.merge(root, StrengthFilter.kg(set.load()), Math::max);
-        }
     }
 
     /** What is done with a set moves the standing max of its lift. */
@@ -205,11 +217,33 @@ final class SessionUpdate {
         return inAll.isPresent();
     }
 
-    private Circumstances circumstances(Lift root, LiftedSet set) {
+    /** The first set of a set-up that tells a max says more of its ratio than any guess, however far it lies from that. */
+    private void beginApart(Circumstances under, LiftedSet set) {
+        double share = SetUpStart.share(under.setUp());
+        double doubt = SetUpStart.doubt(under.setUp());
+        boolean tells = set.cleanReps() == set.reps()
+                && set.ratingOnRecord().filter(Rpe::estimates).isPresent();
+        if (tells) {
+            Circumstances asPlain =
+                    new Circumstances(under.lift(), SetUp.PLAIN, under.tired(), under.setsBefore(), under.primed());
+            double told = Math.log(speaksFor(asPlain, set)) - model.standing(under.lift());
+            double noise = DOUBT_OF_FIRST_APART * DOUBT_OF_FIRST_APART
+                    + unknowns.varianceOf(unknowns.slope(kin.derivativesOfStanding(under.lift(), 1)));
+            double gain = doubt * doubt / (doubt * doubt + noise);
+            unknowns.add(under.apart(), share + gain * (told - share), doubt * Math.sqrt(1 - gain));
+            made.add(new Made(under, new Part(set)));
+        } else {
+            unknowns.add(under.apart(), share, doubt);
+            observe(under, new Part(set));
+        }
+    }
+
+    private Circumstances circumstances(Lift root, LiftedSet set, SetUp setUp) {
         double single = heaviestSingle.getOrDefault(root, 0.0);
         boolean heavy = single >= HEAVY * Math.exp(model.standing(set.lift()));
         return new Circumstances(
                 set.lift(),
+                setUp,
                 trained.get(root).tired(),
                 setsDone.getOrDefault(root, 0),
                 heavy && StrengthFilter.kg(set.load()) <= LIGHTER * single);
@@ -217,6 +251,11 @@ final class SessionUpdate {
 
     private void observe(Circumstances under, Part part) {
         LiftedSet set = part.set;
+        if (set.cleanReps() < set.reps()) {
+            // what was helped or broken is no miss either: only that so many could be done
+            made.add(new Made(under, part));
+            return;
+        }
         if (set.effort().isMissed()) {
             bound(under, set, new Bounds(set.reps() == 0 ? -BEYOND : set.reps(), set.reps() + 1));
             return;
@@ -248,17 +287,19 @@ final class SessionUpdate {
      */
     private void boundByWhatWasMade() {
         leastExpected(easy)
-                .forEach(one -> tells(one.part, () -> boundRating(said(one.under, one.set()), Bounds.above(EASY))));
+                .forEach(one ->
+                        tells(one.part, () -> boundRating(one.under, said(one.under, one.set()), Bounds.above(EASY))));
         leastExpected(made)
                 .forEach(one -> tells(
                         one.part,
-                        () -> bound(one.under, one.set(), Bounds.above(one.set().reps()))));
+                        () -> bound(one.under, one.set(), Bounds.above(one.set().cleanReps()))));
     }
 
     private Collection<Made> leastExpected(List<Made> sets) {
-        Map<Lift, Made> least = new LinkedHashMap<>();
+        Map<Object, Made> least = new LinkedHashMap<>();
         for (Made one : sets) {
-            least.merge(kin.root(one.set().lift()), one, (a, b) -> spreadsToSpare(b) < spreadsToSpare(a) ? b : a);
+            Object ofOneKind = one.under.setUp().isPlain() ? kin.root(one.set().lift()) : one.under.apart();
+            least.merge(ofOneKind, one, (a, b) -> spreadsToSpare(b) < spreadsToSpare(a) ? b : a);
         }
         return least.values();
     }
@@ -266,7 +307,7 @@ final class SessionUpdate {
     private double spreadsToSpare(Made one) {
         SetModel.CanDo can = canDo(one.under, one.set());
         double variance = unknowns.varianceOf(unknowns.slope(can.derivatives())) + DOUBT_OF_REPS * DOUBT_OF_REPS;
-        return (can.reps() - one.set().reps()) / Math.sqrt(variance);
+        return (can.reps() - one.set().cleanReps()) / Math.sqrt(variance);
     }
 
     private SetModel.CanDo canDo(Circumstances under, LiftedSet set) {
@@ -278,7 +319,12 @@ final class SessionUpdate {
         if (!without.contains(Ingredient.BOUNDS)) {
             SetModel.CanDo can = canDo(under, set);
             unknowns.bound(
-                    unknowns.slope(can.derivatives()), can.reps(), DOUBT_OF_REPS * DOUBT_OF_REPS, bounds, SELDOM);
+                    unknowns.slope(can.derivatives()),
+                    can.reps(),
+                    DOUBT_OF_REPS * DOUBT_OF_REPS,
+                    bounds,
+                    SELDOM,
+                    alone(under));
         }
     }
 
@@ -290,25 +336,30 @@ final class SessionUpdate {
         set.ratingOnRecord().ifPresent(rated -> {
             RatingModel.Said said = said(under, set);
             if (rated.equals(Rpe.LIMIT)) {
-                boundRating(said, Bounds.below(NOTHING_LEFT));
+                boundRating(under, said, Bounds.below(NOTHING_LEFT));
             } else {
-                correct(said.slope(), rated.halvesLeft() / 2.0 - said.left(), said.noise());
+                correct(under, said.slope(), rated.halvesLeft() / 2.0 - said.left(), said.noise());
             }
         });
     }
 
-    private void boundRating(RatingModel.Said said, Bounds bounds) {
+    private void boundRating(Circumstances under, RatingModel.Said said, Bounds bounds) {
         if (!without.contains(Ingredient.BOUNDS)) {
-            unknowns.bound(said.slope(), said.left(), Math.min(MOST_NOISE, said.noise()), bounds, SELDOM);
+            unknowns.bound(said.slope(), said.left(), Math.min(MOST_NOISE, said.noise()), bounds, SELDOM, alone(under));
         }
     }
 
-    private void correct(RealVector slope, double innovation, double noise) {
+    /** A set-up apart learns its own ratio alone: it never feeds the plain lift, nor what is believed of ratings or the day. */
+    private static Optional<Unknown> alone(Circumstances under) {
+        return under.setUp().isPlain() ? Optional.empty() : Optional.of(under.apart());
+    }
+
+    private void correct(Circumstances under, RealVector slope, double innovation, double noise) {
         double off = innovation * innovation / (unknowns.varianceOf(slope) + noise);
         if (without.contains(Ingredient.ROBUST_WEIGHTS)) {
-            unknowns.correct(slope, innovation, noise);
+            unknowns.correct(slope, innovation, noise, alone(under));
         } else if (off < SLIP * SLIP) {
-            unknowns.correct(slope, innovation, noise * (FREEDOM + off) / (FREEDOM + 1));
+            unknowns.correct(slope, innovation, noise * (FREEDOM + off) / (FREEDOM + 1), alone(under));
         }
     }
 
@@ -330,7 +381,9 @@ final class SessionUpdate {
     /** The heaviest single of the root itself that was made in this session, in kg; nothing where there was none. */
     private double heaviestOf(Lift root) {
         return made.stream()
-                .filter(one -> one.set().lift().equals(root) && one.set().reps() == 1)
+                .filter(one -> one.under.setUp().isPlain()
+                        && one.set().lift().equals(root)
+                        && one.set().reps() == 1)
                 .mapToDouble(one -> StrengthFilter.kg(one.set().load()))
                 .max()
                 .orElse(0);
@@ -338,10 +391,12 @@ final class SessionUpdate {
 
     private double speaksFor(Circumstances under, LiftedSet set) {
         double load = StrengthFilter.kg(set.load());
-        double left = set.ratingOnRecord()
-                .map(rpe -> rpe.halvesLeft() / 2.0)
-                .orElse(set.effort().isMoreThanFourLeft() ? EASY : 0.0);
-        return model.speaksFor(under, load, set.reps() > 1, set.reps() + left);
+        double left = set.cleanReps() < set.reps()
+                ? 0
+                : set.ratingOnRecord()
+                        .map(rpe -> rpe.halvesLeft() / 2.0)
+                        .orElse(set.effort().isMoreThanFourLeft() ? EASY : 0.0);
+        return model.speaksFor(under, load, set.reps() > 1, set.cleanReps() + left);
     }
 
     /** Warm-ups that told nothing are not shown; a rating that was taken for a slip is. */

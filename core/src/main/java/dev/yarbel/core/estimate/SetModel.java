@@ -39,7 +39,8 @@ final class SetModel {
 
     /** By how much more, as a logarithm, can be done under the circumstances than the standing max. */
     private double more(Circumstances under, boolean several) {
-        double more = belief.mean(Unknown.OfLifter.FORM)
+        double more = (under.setUp().isPlain() ? 0 : belief.mean(under.apart()))
+                + belief.mean(Unknown.OfLifter.FORM)
                 - belief.mean(Unknown.OfLifter.FATIGUE) * under.tired()
                 - belief.mean(Unknown.OfLifter.TIRING) * under.setsBefore();
         if (under.primed()) {
@@ -68,6 +69,9 @@ final class SetModel {
         }
         if (several && kin.flatters(under.lift())) {
             derivatives.put(new Unknown.Flatter(kin.root(under.lift())), byMax);
+        }
+        if (!under.setUp().isPlain()) {
+            derivatives.put(under.apart(), byMax);
         }
         Lift owner = kin.curveOf(under.lift());
         derivatives.put(new Unknown.Steepness(owner), reps.bySteepness());

@@ -6,7 +6,10 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.SetUp;
+import dev.yarbel.core.record.UsualKit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
@@ -35,6 +38,8 @@ public final class StrengthFilter {
     /** A set settles a doubt that leaves this share of it; a starting value of ours. */
     private static final double NARROWER = 0.85;
 
+    private static final int SHARE_DIGITS = 4;
+
     private record Ask(int reps, Rpe rpe) {}
 
     private static final List<Ask> LEAST_ASKED_FIRST = List.of(
@@ -52,18 +57,24 @@ public final class StrengthFilter {
 
     /** For a lifter whose lifts hang together as in the catalogue, but for what their coach decided. */
     public StrengthFilter(Catalogue catalogue, Overrules overrules) {
-        this(catalogue, overrules, Set.of());
+        this(catalogue, overrules, new UsualKit(catalogue, Map.of()));
     }
 
-    private StrengthFilter(Catalogue catalogue, Overrules overrules, Set<Ingredient> without) {
-        this.kin = new Kin(catalogue, overrules);
+    /** @param usual what the lifter wears where nobody says anything else */
+    public StrengthFilter(Catalogue catalogue, Overrules overrules, UsualKit usual) {
+        this(new Kin(catalogue, overrules, usual), Set.of());
+    }
+
+    private StrengthFilter(Kin kin, Set<Ingredient> without) {
+        this.kin = kin;
         this.without = without;
         this.process = new LifterProcess(kin, without);
     }
 
     /** The same without a part of it, to measure what that part is worth; for a lifter whose coach decided nothing. */
     public static StrengthFilter without(Ingredient part, Catalogue catalogue) {
-        return new StrengthFilter(catalogue, Overrules.NONE, EnumSet.of(part));
+        return new StrengthFilter(
+                new Kin(catalogue, Overrules.NONE, new UsualKit(catalogue, Map.of())), EnumSet.of(part));
     }
 
     /** What is believed of a lifter before anything is known. */
@@ -117,6 +128,34 @@ public final class StrengthFilter {
         return Optional.of(standing(unknowns, kin, lift));
     }
 
+    /** What is known of each set-up of a lift that has numbers of its own, in the order in which they were first lifted. */
+    public List<SetUpStrength> setUps(LifterBelief belief, Lift lift) {
+        if (standing(belief, lift).isEmpty()) {
+            return List.of();
+        }
+        Gaussian unknowns = belief.unknowns();
+        double plain = new SetModel(unknowns, kin).standing(lift);
+        return unknowns.ofKind(Unknown.Apart.class)
+                .filter(apart -> apart.lift().equals(lift))
+                .map(apart -> {
+                    Map<Unknown, Double> derivatives = kin.derivativesOfStanding(lift, 1);
+                    derivatives.put(apart, 1.0);
+                    double max = Math.exp(plain + unknowns.mean(apart));
+                    double doubt = Math.sqrt(unknowns.varianceOf(unknowns.slope(derivatives)));
+                    return new SetUpStrength(
+                            apart.setUp(),
+                            new MaxEstimate(mass(max), mass(max * doubt), List.of()),
+                            share(unknowns.mean(apart)),
+                            share(unknowns.mean(apart) - MaxEstimate.EIGHTY * Math.sqrt(unknowns.variance(apart))),
+                            share(unknowns.mean(apart) + MaxEstimate.EIGHTY * Math.sqrt(unknowns.variance(apart))));
+                })
+                .toList();
+    }
+
+    private static Percent share(double logarithm) {
+        return Percent.ofShare(BigDecimal.valueOf(Math.exp(logarithm)).setScale(SHARE_DIGITS, RoundingMode.HALF_UP));
+    }
+
     static Standing standing(Gaussian unknowns, Kin kin, Lift lift) {
         double max = Math.exp(new SetModel(unknowns, kin).standing(lift));
         double doubt = Math.sqrt(unknowns.varianceOf(unknowns.slope(kin.derivativesOfStanding(lift, 1))));
@@ -162,7 +201,7 @@ public final class StrengthFilter {
             if (doubt < WIDE) {
                 return Optional.empty();
             }
-            Circumstances rested = new Circumstances(lift, belief.tired(kin.root(lift)), 0, false);
+            Circumstances rested = new Circumstances(lift, SetUp.PLAIN, belief.tired(kin.root(lift)), 0, false);
             RatingModel ratings = new RatingModel(unknowns, kin);
             BentCurve curve = new SetModel(unknowns, kin).curve(lift).toCurve();
             for (Ask ask : LEAST_ASKED_FIRST) {

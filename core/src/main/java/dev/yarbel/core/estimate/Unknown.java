@@ -1,6 +1,7 @@
 package dev.yarbel.core.estimate;
 
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.record.SetUp;
 
 /** A figure about a lifter that nobody sees, and of which what is lifted and said tells something. */
 sealed interface Unknown {
@@ -10,6 +11,9 @@ sealed interface Unknown {
 
     /** What a lifter does in a variation as a share of its parent lift: the natural logarithm. */
     record Share(Lift variation) implements Unknown {}
+
+    /** What a lifter does in a set-up of its own as a share of the plain lift: the natural logarithm. */
+    record Apart(Lift lift, SetUp setUp) implements Unknown {}
 
     /** How much faster than by the usual curve load falls with repetitions: the natural logarithm. */
     record Steepness(Lift lift) implements Unknown {}

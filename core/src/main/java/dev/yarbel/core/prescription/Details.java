@@ -1,5 +1,6 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.record.Worn;
 import java.time.Duration;
 import java.util.Collection;

@@ -1,5 +1,6 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.prescription.DoseParser.Problem;
 import dev.yarbel.core.prescription.TextCursor.Stop;
 import dev.yarbel.core.record.Worn;

@@ -1,5 +1,6 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.TextCursor.Stop;
 import java.util.ArrayList;

@@ -1,5 +1,7 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
+import dev.yarbel.core.lift.Tempo;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;

@@ -1,6 +1,7 @@
 package dev.yarbel.core.prescription;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;

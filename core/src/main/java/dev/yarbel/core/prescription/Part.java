@@ -1,5 +1,7 @@
 package dev.yarbel.core.prescription;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.measure.Percent;
 import java.time.Duration;
 import java.util.Optional;

@@ -42,6 +42,11 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
         return effort.isMissed() ? this : new LiftedSet(lift, load, reps, new Effort.Unrated(), details);
     }
 
+    /** The repetitions that the lifter made alone, and cleanly as far as anybody saw. */
+    public int cleanReps() {
+        return details.clean(reps);
+    }
+
     /** Whether the planned repetitions were made. */
     public boolean made() {
         return !effort.isMissed();
@@ -64,7 +69,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
     public Optional<RepsInAll> repsThatEstimate() {
         if (load.isZero()
                 || details.helped() > 0
-                || details.modified()
+                || details.asked().changesTheLoad()
                 || details.missedBy()
                         .filter(why -> why != SetDetails.MissedBy.STRENGTH)
                         .isPresent()) {

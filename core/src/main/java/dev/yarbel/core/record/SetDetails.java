@@ -24,8 +24,7 @@ import java.util.Set;
  * @param note the lifter's own words, up to {@link #LONGEST_NOTE} characters
  * @param time how long it took, where it was timed, up to two hours
  * @param distance how far it went, where it was carried
- * @param modified chains, bands or a helper throughout made the load another one than stood on the bar: it is its own kind
- *     and says nothing of the plain lift
+ * @param asked how it was to be done
  * @param setUp figures really used where they were other than on the lifter's card, up to {@link #LONGEST_FIGURE} characters
  * @param reps which repetitions the lifter found clean; empty when nobody looked
  */
@@ -40,7 +39,7 @@ public record SetDetails(
         Optional<String> note,
         Optional<Duration> time,
         Optional<Length> distance,
-        boolean modified,
+        SetUp asked,
         Map<SetUpMeasure, String> setUp,
         Optional<RepsSeen> reps) {
 
@@ -60,7 +59,7 @@ public record SetDetails(
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            false,
+            SetUp.PLAIN,
             Map.of(),
             Optional.empty());
 
@@ -120,6 +119,18 @@ public record SetDetails(
                         .orElse(0);
     }
 
+    /** The repetitions that were the lifter's own and clean as far as anybody saw, of so many; what follows a broken one is not. */
+    int clean(int made) {
+        int own = made - helped;
+        Optional<RepsSeen> seen = coach.reps().or(() -> reps);
+        int untilBroken = seen.filter(looked -> !looked.areClean())
+                .map(looked -> looked.broken().first() - 1)
+                .orElse(made);
+        boolean allBroken = seen.isEmpty()
+                && coach.form().filter(CoachSeen.Form.BROKEN::equals).isPresent();
+        return allBroken ? 0 : Math.min(own, untilBroken);
+    }
+
     static void checkNote(String words) {
         if (words.isBlank() || words.length() > LONGEST_NOTE) {
             throw new IllegalArgumentException("a note has up to " + LONGEST_NOTE + " characters");
@@ -132,32 +143,32 @@ public record SetDetails(
      * @throws IllegalArgumentException when they are more than {@link #LONGEST_NOTE} characters, or none
      */
     public SetDetails noted(String words) {
-        return with(helped, missedBy, speed, coach, Optional.of(words), modified);
+        return with(helped, missedBy, speed, coach, Optional.of(words), asked);
     }
 
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
-        return with(helped, missedBy, speed, other, note, modified);
+        return with(helped, missedBy, speed, other, note, asked);
     }
 
     /** The same, missed for this. */
     public SetDetails missed(MissedBy why) {
-        return with(helped, Optional.of(why), speed, coach, note, modified);
+        return with(helped, Optional.of(why), speed, coach, note, asked);
     }
 
     /** The same with the speed of the last repetition. */
     public SetDetails with(BarSpeed measured) {
-        return with(helped, missedBy, Optional.of(measured), coach, note, modified);
+        return with(helped, missedBy, Optional.of(measured), coach, note, asked);
     }
 
     /** The same with so many repetitions helped. */
     public SetDetails withHelp(int repetitions) {
-        return with(repetitions, missedBy, speed, coach, note, modified);
+        return with(repetitions, missedBy, speed, coach, note, asked);
     }
 
-    /** The same with something that made the load another one. */
-    public SetDetails asModified() {
-        return with(helped, missedBy, speed, coach, note, true);
+    /** The same, to be done so. */
+    public SetDetails asked(SetUp how) {
+        return with(helped, missedBy, speed, coach, note, how);
     }
 
     private SetDetails with(
@@ -166,8 +177,7 @@ public record SetDetails(
             Optional<BarSpeed> measured,
             CoachSeen seen,
             Optional<String> words,
-            boolean another) {
-        return new SetDetails(
-                help, why, measured, worn, video, partner, seen, words, time, distance, another, setUp, reps);
+            SetUp how) {
+        return new SetDetails(help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps);
     }
 }

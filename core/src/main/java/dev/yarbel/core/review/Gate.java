@@ -1,10 +1,10 @@
 package dev.yarbel.core.review;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;

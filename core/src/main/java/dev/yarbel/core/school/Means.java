@@ -1,8 +1,8 @@
 package dev.yarbel.core.school;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

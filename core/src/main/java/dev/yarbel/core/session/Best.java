@@ -71,7 +71,7 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                         && past.set.reps() >= reps
                         && past.set.load().isPositive()
                         && past.set.details().helped() == 0
-                        && (!past.set.details().modified() || !kind.isPlain()))
+                        && (!past.set.details().asked().changesTheLoad() || !kind.isPlain()))
                 .flatMap(past -> past.set.effort().rating().stream()
                         .map(rpe -> new Best(past.on, past.set.load(), past.set.reps(), rpe)))
                 .filter(best -> best.rpe.compareTo(most) <= 0)

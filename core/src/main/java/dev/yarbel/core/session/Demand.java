@@ -2,13 +2,16 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.SetModifier;
-import dev.yarbel.core.prescription.Tempo;
+import dev.yarbel.core.record.SetUp;
 import java.time.Duration;
+import java.util.EnumSet;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -116,6 +119,42 @@ public record Demand(Percent share, int halves, Optional<AccommodatingResistance
                                 .figure()
                                 .intValue())
                 : 0;
+    }
+
+    /** How the sets of a part are to be done; a rest says something of them where they follow one another at working weight. */
+    public static SetUp setUp(Part part) {
+        EnumSet<SetUp.Manner> manners = EnumSet.noneOf(SetUp.Manner.class);
+        part.details().manners().forEach(manner -> manner(manner).ifPresent(manners::add));
+        boolean rests = part.sets() > 1
+                && !part.is(SetModifier.SPEED)
+                && part.work().straight().isPresent();
+        return new SetUp(
+                manners,
+                part.tempo(),
+                part.rest().filter(rest -> rests || rest.toSeconds() >= SHORTISH_REST),
+                part.changing(),
+                part.details().with(),
+                part.details().without(),
+                Map.of());
+    }
+
+    private static Optional<SetUp.Manner> manner(SetModifier modifier) {
+        return switch (modifier) {
+            case PARTIAL -> Optional.of(SetUp.Manner.PARTIAL);
+            case ASSISTED -> Optional.of(SetUp.Manner.ASSISTED);
+            case LOWERING -> Optional.of(SetUp.Manner.LOWERING);
+            case PAUSED -> Optional.of(SetUp.Manner.PAUSED);
+            case SPEED,
+                    TO_POSITION,
+                    EACH_SIDE,
+                    STAGES,
+                    BLIND,
+                    CHOICE,
+                    CHOICE_OF_STRENGTH,
+                    CHOICE_OF_WEAKNESS,
+                    FREE_REST,
+                    APART -> Optional.empty();
+        };
     }
 
     /** Whether such sets say nothing of the plain lift. */

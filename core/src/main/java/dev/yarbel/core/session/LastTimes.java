@@ -81,7 +81,7 @@ public final class LastTimes {
         Map<Lift, List<LiftedSet>> byLift = done.stream()
                 .filter(d -> !d.task().warmUp())
                 .map(DoneSet::set)
-                .filter(set -> set.reps() > 0 && !set.details().modified())
+                .filter(set -> set.reps() > 0 && !set.details().asked().changesTheLoad())
                 .collect(Collectors.groupingBy(LiftedSet::lift, LinkedHashMap::new, Collectors.toList()));
         byLift.forEach((lift, sets) -> {
             Mass load = heaviest(sets);

@@ -2,10 +2,10 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;

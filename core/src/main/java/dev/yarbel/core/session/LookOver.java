@@ -1,7 +1,7 @@
 package dev.yarbel.core.session;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import java.util.EnumSet;
 import java.util.Set;

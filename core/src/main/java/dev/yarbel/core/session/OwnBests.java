@@ -2,9 +2,9 @@ package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.RepsInAll;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.record.LiftedSet;
 import java.util.Collection;
 import java.util.HashMap;

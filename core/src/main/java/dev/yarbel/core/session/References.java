@@ -1,7 +1,7 @@
 package dev.yarbel.core.session;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.progress.LastSession;

@@ -1,6 +1,7 @@
 package dev.yarbel.core.session;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Implement;
@@ -9,7 +10,6 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.LoadBasis;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -129,11 +130,31 @@ class GaussianTest {
     void aBoundFarFromWhatIsBelievedChangesNothing() {
         Gaussian gaussian = three();
         RealVector slope = gaussian.slope(Map.of(FORM, 1.0));
-        assertThat(gaussian.bound(slope, 0.3, 0.01, Bounds.above(4), 0.001)).isLessThan(0.001);
+        assertThat(gaussian.bound(slope, 0.3, 0.01, Bounds.above(4), 0.001, Optional.empty()))
+                .isLessThan(0.001);
         assertThat(gaussian.mean(FORM)).isEqualTo(0.3);
         assertThat(Bounds.above(40).of(0, 1)).isEmpty();
-        assertThat(gaussian.bound(slope, 0.3, 0.01, Bounds.above(0.3), 0.001)).isCloseTo(0.5, within(1e-12));
+        assertThat(gaussian.bound(slope, 0.3, 0.01, Bounds.above(0.3), 0.001, Optional.empty()))
+                .isCloseTo(0.5, within(1e-12));
         assertThat(gaussian.mean(FORM)).isGreaterThan(0.3);
         assertThat(gaussian.variance(FORM)).isLessThan(0.25);
+    }
+
+    /** The one unknown learns what it would have learnt with the others; of those nothing moves, mean or doubt. */
+    @Test
+    void whoeverIsOnlyConsideredLearnsNothing() {
+        Gaussian all = three();
+        Gaussian alone = three();
+        RealVector slope = all.slope(Map.of(FORM, 1.0, BIAS, 0.5, GAIN, 2.0));
+        all.correct(slope, 0.4, 0.1);
+        alone.correct(slope, 0.4, 0.1, Optional.of(BIAS));
+        assertThat(alone.mean(BIAS)).isCloseTo(all.mean(BIAS), within(1e-12));
+        assertThat(alone.variance(BIAS)).isCloseTo(all.variance(BIAS), within(1e-12));
+        for (Unknown other : new Unknown[] {FORM, GAIN}) {
+            assertThat(alone.mean(other)).isEqualTo(three().mean(other));
+            assertThat(alone.variance(other)).isEqualTo(three().variance(other));
+            assertThat(alone.covariance(other, BIAS)).isCloseTo(alone.covariance(BIAS, other), within(1e-12));
+        }
+        assertThat(alone.covariance(FORM, BIAS)).isNegative();
     }
 }

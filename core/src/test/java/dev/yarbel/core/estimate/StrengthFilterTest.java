@@ -16,7 +16,9 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -30,6 +32,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class StrengthFilterTest {
 
@@ -203,11 +206,97 @@ class StrengthFilterTest {
         assertThat(kg(squats(on(1, missed)), Lift.SQUAT, 1)).isEqualTo(kg(squats(), Lift.SQUAT, 1));
     }
 
+    /** Of five, two helped: three could be done. How that was rated, or that the rest could not, says nothing. */
     @Test
-    void helpedRepsAndChainsSayNothing() {
-        LiftedSet helped = squat(200, 3, "8").with(SetDetails.NONE.withHelp(1));
-        LiftedSet chained = squat(200, 3, "8").with(SetDetails.NONE.asModified());
-        assertThat(kg(squats(on(1, helped, chained)), Lift.SQUAT, 1)).isEqualTo(kg(squats(), Lift.SQUAT, 1));
+    void helpedAndBrokenRepsOnlySayThatTheOthersWereMade() {
+        LiftedSet helped = squat(190, 5, "9").with(SetDetails.NONE.withHelp(2));
+        LiftedSet broken = squat(190, 5, "9")
+                .with(SetDetails.NONE.seenBy(new CoachSeen(
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(RepsSeen.broken(List.of(4, 5))))));
+        double three = kg(squats(on(1, squat(190, 3, "done"))), Lift.SQUAT, 1);
+        assertThat(three).isGreaterThan(kg(squats(), Lift.SQUAT, 1));
+        assertThat(kg(squats(on(1, helped)), Lift.SQUAT, 1)).isEqualTo(three);
+        assertThat(kg(squats(on(1, broken)), Lift.SQUAT, 1)).isEqualTo(three);
+        LiftedSet allBroken = squat(190, 5, "6")
+                .with(SetDetails.NONE.seenBy(new CoachSeen(
+                        Optional.empty(),
+                        Optional.of(CoachSeen.Form.BROKEN),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty())));
+        assertThat(kg(squats(on(1, allBroken)), Lift.SQUAT, 1)).isEqualTo(kg(squats(), Lift.SQUAT, 1));
+        LiftedSet caught = squat(120, 5, "10").with(SetDetails.NONE.withHelp(2));
+        assertThat(kg(squats(on(1, caught)), Lift.SQUAT, 1)).isCloseTo(kg(squats(), Lift.SQUAT, 1), within(0.5));
+    }
+
+    private static LiftedSet squatIn(String setUp, double kg, int reps, String effort) {
+        return squat(kg, reps, effort).with(SetDetails.NONE.asked(SetUp.parse(setUp)));
+    }
+
+    /** Common practice, no source: eight under a slow beat are not eight, a beltless miss says nothing of the belted max. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "+chains 30kg",
+                "reverse 20kg",
+                "tempo 4020",
+                "rest 20",
+                "paused",
+                "partial",
+                "without belt",
+                "with knee-wraps",
+                "lowering"
+            })
+    void aSetUpApartHasNumbersOfItsOwnAndNeverFeedsThePlainLift(String setUp) {
+        List<LiftedSession> log = new ArrayList<>();
+        List<LiftedSession> plain = new ArrayList<>();
+        for (int day = 1; day < 60; day += 6) {
+            LiftedSession squats = on(day, squat(160, 5, "8"));
+            plain.add(squats);
+            log.add(squats);
+            log.add(on(
+                    day + 3,
+                    squatIn(setUp, 140, 8, "10"),
+                    squatIn(setUp, 165, 1, "missed"),
+                    squatIn(setUp, 150, 3, "9")));
+        }
+        LifterStrength with =
+                history(List.of(SQUAT_200), log.toArray(LiftedSession[]::new)).on(FIRST.plusDays(60));
+        LifterStrength without =
+                history(List.of(SQUAT_200), plain.toArray(LiftedSession[]::new)).on(FIRST.plusDays(60));
+        // what is trained besides makes tired, as any training does
+        assertThat(kg(with.estimate(Lift.SQUAT).orElseThrow().max()))
+                .isCloseTo(kg(without.estimate(Lift.SQUAT).orElseThrow().max()), within(2.5))
+                .isGreaterThanOrEqualTo(
+                        kg(without.estimate(Lift.SQUAT).orElseThrow().max()) - 0.001);
+        assertThat(with.ratingBias(Lift.SQUAT).orElseThrow().reps().doubleValue())
+                .isCloseTo(without.ratingBias(Lift.SQUAT).orElseThrow().reps().doubleValue(), within(0.15));
+        assertThat(with.setUps(Lift.SQUAT)).hasSize(1).first().satisfies(own -> {
+            assertThat(own.setUp()).isEqualTo(SetUp.parse(setUp.equals("rest 20") ? "rest 45" : setUp));
+            // eight to the limit at 140, three at 150 with one left: about 170
+            assertThat(kg(own.estimate().max())).isBetween(155.0, 180.0);
+            assertThat(own.low()).isLessThan(own.ofThePlainLift());
+            assertThat(own.high()).isGreaterThan(own.ofThePlainLift());
+        });
+    }
+
+    /** That the plain lift turns out stronger than believed makes of the single that was done with chains no other one. */
+    @Test
+    void aSingleWithChainsIsRememberedWhateverIsLearntOfThePlainLift() {
+        StrengthHistory history = squats(
+                on(1, squat(170, 5, "8")), on(4, squatIn("+chains 30kg", 180, 1, "9")), on(7, squat(185, 5, "8")));
+        for (int day : new int[] {4, 7, 40}) {
+            SetUpStrength chains =
+                    history.on(FIRST.plusDays(day)).setUps(Lift.SQUAT).get(0);
+            assertThat(chains.setUp()).hasToString("+chains 30kg");
+            assertThat(kg(chains.estimate().max())).isBetween(180.0, 197.0);
+        }
+        double before = kg(history, Lift.SQUAT, 4);
+        assertThat(kg(history, Lift.SQUAT, 7)).isGreaterThan(before + 4);
     }
 
     /** Common practice, no source: what others saw moves a rating by half a point, however many they are. */
@@ -226,7 +315,7 @@ class StrengthFilterTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                false,
+                SetUp.PLAIN,
                 Map.of(),
                 Optional.empty());
         LiftedSet eight = squat(180, 2, "8");

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;

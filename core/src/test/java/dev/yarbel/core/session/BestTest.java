@@ -10,6 +10,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +31,7 @@ class BestTest {
     private static SetDetails details(int helped, SetDetails.MissedBy why, boolean modified) {
         SetDetails helping = SetDetails.NONE.withHelp(helped);
         SetDetails missing = why == null ? helping : helping.missed(why);
-        return modified ? missing.asModified() : missing;
+        return modified ? missing.asked(SetUp.of(SetUp.Manner.ASSISTED)) : missing;
     }
 
     private static List<Best.PastSet> session(LocalDate on, List<LiftedSet> lifted) {

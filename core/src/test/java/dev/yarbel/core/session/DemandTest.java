@@ -5,17 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -141,7 +142,7 @@ class DemandTest {
 
     @Test
     void aSetUpsOwnBestIsReadFromTheLog() {
-        SetDetails banded = SetDetails.NONE.asModified();
+        SetDetails banded = SetDetails.NONE.asked(SetUp.of(SetUp.Manner.ASSISTED));
         LiftedSet triple = new LiftedSet(Lift.SQUAT, Mass.ofKg(140), 3, new Effort.Rated(Rpe.of(9)), banded);
         List<Best.PastSet> past = Best.PastSet.of(
                 LocalDate.of(2026, 3, 2),

@@ -18,6 +18,8 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.UsualKit;
+import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
@@ -25,11 +27,14 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -100,7 +105,19 @@ public class Book {
     private FinishedWork finished(LifterCard lifter, LocalDate from) {
         List<SessionLog> log = logs.finishedSince(lifter.clubId(), lifter.id(), from);
         Catalogue catalogue = lifts.catalogue(lifter.clubId());
-        return new FinishedWork(from, catalogue, lifts(lifter, finished(log), catalogue), log);
+        Map<LiftNumbersEntity, List<SetDownMax>> recorded = recorded(lifter);
+        UsualKit usual = usualKit(
+                catalogue, recorded.values().stream().flatMap(List::stream).map(SetDownMax::max));
+        return new FinishedWork(from, catalogue, usual, lifts(recorded, finished(log), catalogue, usual), log);
+    }
+
+    /** The kit that the newest max of each lift was set down in, of those of which it was said. */
+    private static UsualKit usualKit(Catalogue catalogue, Stream<RecordedMax> maxes) {
+        Map<Lift, Set<Worn>> said = maxes.filter(max ->
+                        max.kind() != RecordedMax.Kind.GOAL && !max.worn().isEmpty())
+                .sorted(Comparator.comparing(RecordedMax::on))
+                .collect(Collectors.toMap(RecordedMax::lift, RecordedMax::worn, (earlier, later) -> later));
+        return new UsualKit(catalogue, said);
     }
 
     /**
@@ -116,7 +133,7 @@ public class Book {
     }
 
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
-    private List<LiftRecord> lifts(LifterCard lifter, List<LiftedSession> finished, Catalogue catalogue) {
+    private Map<LiftNumbersEntity, List<SetDownMax>> recorded(LifterCard lifter) {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();
         for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
             List<SetDownMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
@@ -124,6 +141,14 @@ public class Book {
                 own.add(((RecordedMaxEntity) row[1]).setDown());
             }
         }
+        return recorded;
+    }
+
+    private List<LiftRecord> lifts(
+            Map<LiftNumbersEntity, List<SetDownMax>> recorded,
+            List<LiftedSession> finished,
+            Catalogue catalogue,
+            UsualKit usual) {
         Map<Lift, RepCurve> curves = new HashMap<>();
         Map<Lift, Percent> ratios = new HashMap<>();
         recorded.keySet().forEach(row -> {
@@ -132,10 +157,10 @@ public class Book {
         });
         Overrules overrules = new Overrules(curves, ratios);
         LifterStrength strength = workedOut(
-                catalogue,
-                overrules,
+                new StrengthFilter(catalogue, overrules, usual),
                 onRecord(
                         overrules,
+                        usual,
                         recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
                 finished);
         return recorded.entrySet().stream()
@@ -143,14 +168,14 @@ public class Book {
                 .toList();
     }
 
-    private LifterStrength workedOut(
-            Catalogue catalogue, Overrules overrules, List<MaxOnRecord> maxes, List<LiftedSession> finished) {
-        return StrengthHistory.of(new StrengthFilter(catalogue, overrules), maxes, finished)
-                .on(today());
+    private LifterStrength workedOut(StrengthFilter filter, List<MaxOnRecord> maxes, List<LiftedSession> finished) {
+        return StrengthHistory.of(filter, maxes, finished).on(today());
     }
 
-    private static List<MaxOnRecord> onRecord(Overrules overrules, Stream<RecordedMax> maxes) {
-        return maxes.flatMap(max ->
+    /** What the maxes say of the lifts as they are usually done. */
+    private static List<MaxOnRecord> onRecord(Overrules overrules, UsualKit usual, Stream<RecordedMax> maxes) {
+        return maxes.filter(max -> usual.isUsual(max.lift(), max.worn()))
+                .flatMap(max ->
                         MaxOnRecord.of(max, overrules.curves().getOrDefault(max.lift(), RepCurve.DEFAULT)).stream())
                 .toList();
     }
@@ -166,7 +191,8 @@ public class Book {
                         row.decidedCurve().or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
                         row.decidedCurve().isPresent(),
                         strength.ratingBias(lift),
-                        strength.settling(lift)),
+                        strength.settling(lift),
+                        strength.setUps(lift)),
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
@@ -187,10 +213,12 @@ public class Book {
             lift.ratio().ifPresent(ratio -> ratios.put(lift.lift(), ratio));
         });
         Overrules overrules = new Overrules(curves, ratios);
+        List<RecordedMax> maxes =
+                standing.lifts().stream().flatMap(lift -> lift.maxes().stream()).toList();
+        UsualKit usual = usualKit(standing.catalogue(), maxes.stream());
         LifterStrength strength = workedOut(
-                standing.catalogue(),
-                overrules,
-                onRecord(overrules, standing.lifts().stream().flatMap(lift -> lift.maxes().stream())),
+                new StrengthFilter(standing.catalogue(), overrules, usual),
+                onRecord(overrules, usual, maxes.stream()),
                 finished(standing.log()));
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts().forEach(lift -> estimates.put(lift.lift(), strength.estimate(lift.lift())));

@@ -8,6 +8,7 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.record.Worn;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
@@ -56,7 +57,7 @@ class DetailColumns {
     private String note;
     private Integer seconds;
     private Length distance;
-    private boolean modified;
+    private String doneAs;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     @Column(columnDefinition = "text[]")
@@ -81,7 +82,7 @@ class DetailColumns {
         note = details.note().orElse(null);
         seconds = details.time().map(time -> (int) time.toSeconds()).orElse(null);
         distance = details.distance().orElse(null);
-        modified = details.modified();
+        doneAs = details.asked().isPlain() ? null : details.asked().toString();
         setUp = details.setUp().isEmpty()
                 ? null
                 : details.setUp().entrySet().stream()
@@ -111,7 +112,7 @@ class DetailColumns {
         columns.seconds = row.wasNull() ? null : seconds;
         BigDecimal distance = row.getBigDecimal("distance");
         columns.distance = distance == null ? null : Length.of(distance, LengthUnit.CM);
-        columns.modified = row.getBoolean("modified");
+        columns.doneAs = row.getString("done_as");
         Array setUp = row.getArray("set_up");
         columns.setUp = setUp == null ? null : List.of((String[]) setUp.getArray());
         columns.repsSeen = row.getString("reps_seen");
@@ -144,7 +145,7 @@ class DetailColumns {
                 Optional.ofNullable(note),
                 Optional.ofNullable(seconds).map(Duration::ofSeconds),
                 Optional.ofNullable(distance),
-                modified,
+                doneAs == null ? SetUp.PLAIN : SetUp.parse(doneAs),
                 figures(),
                 Optional.ofNullable(repsSeen).map(RepsSeen::parse));
     }
@@ -175,6 +176,6 @@ class DetailColumns {
                 && setUp == null
                 && repsSeen == null
                 && coachRepsSeen == null
-                && !modified;
+                && doneAs == null;
     }
 }

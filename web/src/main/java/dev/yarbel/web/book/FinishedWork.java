@@ -1,8 +1,11 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.record.UsualKit;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.LastTimes;
 import dev.yarbel.core.session.LiftNumbers;
@@ -26,6 +29,7 @@ final class FinishedWork {
 
     private final LocalDate since;
     private final Catalogue catalogue;
+    private final UsualKit usual;
     private final List<LiftRecord> lifts;
     private final List<SessionLog> log;
     private final Supplier<List<Best.PastSet>> pastSets;
@@ -36,11 +40,13 @@ final class FinishedWork {
     /**
      * @param since the log holds every finished session from this day on
      * @param catalogue the lifts that the lifter's club knows
+     * @param usual what the lifter wears where nobody says anything else
      * @param log oldest first
      */
-    FinishedWork(LocalDate since, Catalogue catalogue, List<LiftRecord> lifts, List<SessionLog> log) {
+    FinishedWork(LocalDate since, Catalogue catalogue, UsualKit usual, List<LiftRecord> lifts, List<SessionLog> log) {
         this.since = since;
         this.catalogue = catalogue;
+        this.usual = usual;
         this.lifts = List.copyOf(lifts);
         this.log = List.copyOf(log);
         this.pastSets = SingletonSupplier.of(this::workOutPastSets);
@@ -50,6 +56,7 @@ final class FinishedWork {
     private FinishedWork(FinishedWork of, List<LiftRecord> lifts) {
         this.since = of.since;
         this.catalogue = of.catalogue;
+        this.usual = of.usual;
         this.lifts = List.copyOf(lifts);
         this.log = of.log;
         this.pastSets = of.pastSets;
@@ -98,6 +105,15 @@ final class FinishedWork {
     /** The sets since a day that were better than everything like them before. */
     List<Best.PastSet> bestsSince(LocalDate day) {
         return bests.computeIfAbsent(day, from -> Best.since(from, pastSets()));
+    }
+
+    /** What was lifted of a lift in set-ups of their own. */
+    List<SetUpDone> setUps(Lift lift) {
+        return SetUpDone.of(
+                log.stream().map(SessionLog::lifted).toList(),
+                lift,
+                usual,
+                of(lift).map(LiftRecord::curve).orElse(RepCurve.DEFAULT));
     }
 
     private List<Best.PastSet> workOutPastSets() {

@@ -8,6 +8,8 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.RepMaxReading;
+import dev.yarbel.core.estimate.SetUpDone;
+import dev.yarbel.core.estimate.SetUpStrength;
 import dev.yarbel.core.estimate.SettlingSet;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lift.MasterySuggestion;
@@ -34,6 +36,7 @@ import java.util.Optional;
  * @param hanging what a share would hang on, reference by reference
  * @param reading what the newest rep max says of the single
  * @param rates how the lifter rates sets of its family; empty before anything is known
+ * @param setUps what was lifted in set-ups of their own, and what is believed of them
  * @param settling the set that would settle a doubt about the max, and the load of it that can be made
  */
 record LiftPage(
@@ -47,7 +50,15 @@ record LiftPage(
         Optional<MasterySuggestion> suggestion,
         Optional<Rates> rates,
         Optional<Settling> settling,
+        List<OwnSetUp> setUps,
         String kit) {
+
+    /**
+     * A set-up that has numbers of its own.
+     *
+     * @param strength null where nothing is known of the plain lift
+     */
+    record OwnSetUp(SetUpDone done, SetUpStrength strength) {}
 
     /** A set that would tell much, with a load that can be made. */
     record Settling(SettlingSet set, Mass load) {}
@@ -149,6 +160,14 @@ record LiftPage(
                         .settling()
                         .map(set -> new Settling(
                                 set, there.fit(set.load(), lifter.rounding()).load()))),
+                standing.setUps(variation.lift()).stream()
+                        .map(done -> new OwnSetUp(
+                                done,
+                                own.learnt().setUps().stream()
+                                        .filter(strength -> strength.setUp().equals(done.setUp()))
+                                        .findFirst()
+                                        .orElse(null)))
+                        .toList(),
                 loads.map(AvailableLoads::name).orElse(null));
     }
 

@@ -1,17 +1,18 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.estimate.SetUpStrength;
 import dev.yarbel.core.estimate.SettlingSet;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.progress.LastSession;
@@ -51,16 +52,22 @@ public record LiftRecord(
      * @param decided the curve is the coach's, and not learnt
      * @param bias how the lifter's ratings lean in it
      * @param settling the set that would settle a doubt about its max
+     * @param setUps what is believed of its set-ups that have numbers of their own
      */
     public record Learnt(
             Optional<MaxEstimate> estimate,
             RepCurve curve,
             boolean decided,
             Optional<RatingBias> bias,
-            Optional<SettlingSet> settling) {
+            Optional<SettlingSet> settling,
+            List<SetUpStrength> setUps) {
 
         private static final Learnt NOTHING =
-                new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty(), Optional.empty());
+                new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty(), Optional.empty(), List.of());
+
+        public Learnt {
+            setUps = List.copyOf(setUps);
+        }
     }
 
     public LiftRecord {

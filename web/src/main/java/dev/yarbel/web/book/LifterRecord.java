@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
@@ -116,6 +117,11 @@ public final class LifterRecord {
     /** The sets since a day that were better than everything like them before, newest first, the heaviest of each day's alike. */
     public List<Best.PastSet> bestsSince(LocalDate day) {
         return finished.bestsSince(day);
+    }
+
+    /** What was lifted of a lift in set-ups of their own, the one that was done last first. */
+    List<SetUpDone> setUps(Lift lift) {
+        return finished.setUps(lift);
     }
 
     /** The sessions by the day of the plan they answer; those that answer none are not among them. */

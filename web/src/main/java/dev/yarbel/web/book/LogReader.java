@@ -36,7 +36,7 @@ class LogReader {
               s.sleep_rating, s.fatigue_rating, s.stress_rating, s.soreness_rating, s.joints_rating,
               s.effort_rating, s.minutes, s.count_said, s.coach_note as session_note,
               l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
-              l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.modified,
+              l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.done_as,
               l.set_up, l.reps_seen, l.coach_reps_seen
             from training_session s left join logged_set l on l.session_id = s.id and l.club_id = s.club_id
             where s.club_id = ? and s.lifter_id = ?\s""";

@@ -14,6 +14,7 @@ import dev.yarbel.core.prescription.Work;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.FarOff;
@@ -115,16 +116,8 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
                 effort.isMissed(),
                 unit,
                 seen.orElse(CoachSeen.NOTHING),
-                isModified(task.asked().part()));
+                task.key().warmUp() ? SetUp.PLAIN : Demand.setUp(task.asked().part()));
         return new DoneSet(task.key(), new LiftedSet(task.lift(), load, done, effort, details));
-    }
-
-    /** Chains, bands and helpers change what the load on the bar means; warm-ups are done without. */
-    private boolean isModified(Part part) {
-        return !task.key().warmUp()
-                && (Demand.of(part, numbers).isOfItsOwnKind()
-                        || part.is(SetModifier.ASSISTED)
-                        || part.is(SetModifier.LOWERING));
     }
 
     private Mass load(String text) {
@@ -142,7 +135,8 @@ record SetReader(SetSent sent, Task task, Catalogue catalogue, LiftNumbers numbe
             return;
         }
         Part part = task.asked().part();
-        boolean plain = part.work().countsReps() && !isModified(part);
+        boolean plain = part.work().countsReps()
+                && (task.key().warmUp() || !Demand.setUp(part).changesTheLoad());
         FarOff.load(load, task.loading().map(LoadedBar::total), plain ? numbers.estimate() : Optional.empty())
                 .ifPresent(expected -> {
                     throw UnitSlip.isSuspected(load, expected)

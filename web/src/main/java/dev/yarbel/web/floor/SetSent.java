@@ -10,6 +10,7 @@ import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
@@ -78,9 +79,9 @@ record SetSent(
      *
      * @param done the repetitions made
      * @param seen what a coach said of it before, which stays
-     * @param modified chains, bands or a helper made the load another one
+     * @param asked how it was to be done
      */
-    SetDetails details(int done, boolean missed, MassUnit unit, CoachSeen seen, boolean modified) {
+    SetDetails details(int done, boolean missed, MassUnit unit, CoachSeen seen, SetUp asked) {
         if (helped != null && helped > done) {
             throw new UnreadableException("read.number", "0", String.valueOf(done)).in("helped");
         }
@@ -97,7 +98,7 @@ record SetSent(
                 Optional.ofNullable(note),
                 Reading.fieldIfAny("time", time, SetSent::seconds),
                 Reading.fieldIfAny("distance", distance, text -> Reading.length(text, far(unit), NEAREST, FARTHEST)),
-                modified,
+                asked,
                 really(),
                 seen(done));
     }

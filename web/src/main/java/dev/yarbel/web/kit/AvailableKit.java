@@ -1,12 +1,12 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.BarKit;
 import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

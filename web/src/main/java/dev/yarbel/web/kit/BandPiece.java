@@ -1,10 +1,10 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.List;
 import java.util.Map;

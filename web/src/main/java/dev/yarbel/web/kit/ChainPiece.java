@@ -1,11 +1,11 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,6 @@
 package dev.yarbel.web.kit;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.Band;
 import dev.yarbel.core.equipment.BarKit;
 import dev.yarbel.core.equipment.BarLoads;
@@ -9,7 +10,6 @@ import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;

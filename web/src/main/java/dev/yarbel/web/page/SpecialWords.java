@@ -1,13 +1,14 @@
 package dev.yarbel.web.page;
 
+import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.equipment.Implement;
+import dev.yarbel.core.lift.Tempo;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.AccommodatingResistance;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.SetModifier;
-import dev.yarbel.core.prescription.Tempo;
+import dev.yarbel.core.record.SetUp;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,6 +60,21 @@ public class SpecialWords {
         part.changing().ifPresent(changing -> said.add(words.say("special.short." + changing.kind())));
         said.addAll(of(part));
         return said;
+    }
+
+    /** How a set was done where that makes it another one than the plain lift. */
+    public String setUp(SetUp setUp, MassUnit unit) {
+        List<String> said = new ArrayList<>();
+        setUp.manners().forEach(manner -> said.add(words.say("done-as." + manner)));
+        setUp.tempo().ifPresent(beat -> said.add(words.say("print.tempo", beat.toString())));
+        setUp.rest().ifPresent(rest -> said.add(words.say("done-as.rest", String.valueOf(rest.toSeconds()))));
+        setUp.changing().ifPresent(changing -> said.add(changing(changing, Optional.empty(), unit)));
+        setUp.with().forEach(piece -> said.add(words.say("done-as.with", words.say("worn." + piece))));
+        setUp.without().forEach(piece -> said.add(words.say("done-as.without", words.say("worn." + piece))));
+        setUp.way()
+                .forEach((measure, figure) ->
+                        said.add(words.say("special.measure", words.say("set-up." + measure), figure)));
+        return String.join(", ", said);
     }
 
     private List<String> of(Part part) {

@@ -247,7 +247,7 @@ class FloorChangesTest {
         send("/changes", "change", "C checked");
         floor("C.1").andExpect(content().string(not(containsString("The two bands are a pair"))));
         log("C.1", "85", "5", "9");
-        assertThat(last().details().modified()).isTrue();
+        assertThat(last().details().asked()).hasToString("+bands 10/35kg");
         assertThat(last().repsThatEstimate()).isEmpty();
     }
 

@@ -1,6 +1,5 @@
-package dev.yarbel.core.prescription;
+package dev.yarbel.core.lift;
 
-import dev.yarbel.core.lift.Start;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;

@@ -1,8 +1,13 @@
-package dev.yarbel.core.prescription;
+package dev.yarbel.core.equipment;
 
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import java.math.BigDecimal;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * What chains or bands add to the bar on the way up, as a pair together: {@code +chains 15kg}, {@code +bands 10/35kg},
@@ -110,8 +115,45 @@ public record AccommodatingResistance(Kind kind, Mass bottom, Mass top, MassUnit
         return kind == Kind.REVERSE ? Mass.max(Mass.ZERO, bar.minus(top)) : bar.plus(top);
     }
 
-    String shorthand() {
+    /** How it is written in a dose: {@code +chains 15kg}. */
+    public String shorthand() {
         return hung() + at.map(end -> " at " + end.word()).orElse("");
+    }
+
+    private static final Pattern WRITTEN =
+            Pattern.compile("(\\+chains|\\+bands|reverse) ([\\d.]+)(?:/([\\d.]+))?(kg|lb)(?: at (bar|bottom|top))?");
+
+    /** Whether a text is one that {@link #parse} reads. */
+    public static boolean isWritten(String text) {
+        return WRITTEN.matcher(text).matches();
+    }
+
+    /**
+     * Reads what {@link #shorthand} writes.
+     *
+     * @throws IllegalArgumentException when it is something else
+     */
+    public static AccommodatingResistance parse(String text) {
+        Matcher written = WRITTEN.matcher(text);
+        if (!written.matches()) {
+            throw new IllegalArgumentException("nothing that hangs on a bar: '" + text + "'");
+        }
+        Kind kind = Stream.of(Kind.values())
+                .filter(one -> one.word.equals(written.group(1)))
+                .findFirst()
+                .orElseThrow();
+        MassUnit unit = MassUnit.valueOf(written.group(4).toUpperCase(Locale.ROOT));
+        Mass first = Mass.of(new BigDecimal(written.group(2)), unit);
+        Optional<Mass> second =
+                Optional.ofNullable(written.group(3)).map(figure -> Mass.of(new BigDecimal(figure), unit));
+        Mass most = kind == Kind.REVERSE ? first : second.orElse(first);
+        Mass least = second.map(other -> kind == Kind.REVERSE ? other : first).orElse(Mass.ZERO);
+        Optional<End> end = Stream.of(End.values())
+                .filter(one -> one.word.equals(written.group(5)))
+                .findFirst();
+        return kind == Kind.REVERSE
+                ? new AccommodatingResistance(kind, most, least, unit, end)
+                : new AccommodatingResistance(kind, least, most, unit, end);
     }
 
     private String hung() {
