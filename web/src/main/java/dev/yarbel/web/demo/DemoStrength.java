@@ -8,6 +8,9 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
+import dev.yarbel.core.record.SetUp;
+import dev.yarbel.core.session.Demand;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Resolver;
@@ -40,7 +43,9 @@ record DemoStrength(RepCurve curve, Function<Lift, Mass> max) {
                 reps--;
             }
         }
-        return new DoneSet(task.key(), new LiftedSet(task.lift(), load, reps, effort));
+        SetUp asked =
+                task.key().warmUp() ? SetUp.PLAIN : Demand.setUp(task.asked().part());
+        return new DoneSet(task.key(), new LiftedSet(task.lift(), load, reps, effort, SetDetails.NONE.asked(asked)));
     }
 
     /** The easiest rating at which the load is still within the lifter's strength. */

@@ -90,8 +90,7 @@ class OwnSetUpsTest {
         assertThat(after.max()).isEqualTo(before.max());
         assertThat(after.movements()).isEmpty();
         mvc.perform(get(club.url("/book/lifts/squat")).with(club.asCoach()))
-                .andExpect(content()
-                        .string(allOf(shows("#apart th", said), shows("#apart td span", "122.5"))));
+                .andExpect(content().string(allOf(shows("#apart th", said), shows("#apart td span", "122.5"))));
     }
 
     @Test
