@@ -29,6 +29,11 @@ final class Kin {
         return usual.setUp(set);
     }
 
+    /** Speed tables that go by the same kit. */
+    SpeedTables noSpeeds() {
+        return new SpeedTables(usual);
+    }
+
     Lift root(Lift lift) {
         return catalogue.root(lift);
     }

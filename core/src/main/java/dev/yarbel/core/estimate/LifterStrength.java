@@ -53,4 +53,9 @@ public final class LifterStrength {
     public List<SetUpStrength> setUps(Lift lift) {
         return belief.map(now -> filter.setUps(now, lift)).orElse(List.of());
     }
+
+    /** A variation's max as a share of its parent's, as learnt; empty where nothing was lifted or set down of it. */
+    public Optional<ShareEstimate> ratio(Lift variation) {
+        return belief.flatMap(now -> filter.ratio(now, variation));
+    }
 }

@@ -6,7 +6,6 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.record.UsualKit;
@@ -37,8 +36,6 @@ public final class StrengthFilter {
     private static final double WIDE = 0.03;
     /** A set settles a doubt that leaves this share of it; a starting value of ours. */
     private static final double NARROWER = 0.85;
-
-    private static final int SHARE_DIGITS = 4;
 
     private record Ask(int reps, Rpe rpe) {}
 
@@ -75,6 +72,11 @@ public final class StrengthFilter {
     public static StrengthFilter without(Ingredient part, Catalogue catalogue) {
         return new StrengthFilter(
                 new Kin(catalogue, Overrules.NONE, new UsualKit(catalogue, Map.of())), EnumSet.of(part));
+    }
+
+    /** The speed tables of a lifter of whom no speed was measured. */
+    SpeedTables noSpeeds() {
+        return kin.noSpeeds();
     }
 
     /** What is believed of a lifter before anything is known. */
@@ -145,15 +147,18 @@ public final class StrengthFilter {
                     return new SetUpStrength(
                             apart.setUp(),
                             new MaxEstimate(mass(max), mass(max * doubt), List.of()),
-                            share(unknowns.mean(apart)),
-                            share(unknowns.mean(apart) - MaxEstimate.EIGHTY * Math.sqrt(unknowns.variance(apart))),
-                            share(unknowns.mean(apart) + MaxEstimate.EIGHTY * Math.sqrt(unknowns.variance(apart))));
+                            ShareEstimate.of(unknowns.mean(apart), Math.sqrt(unknowns.variance(apart))));
                 })
                 .toList();
     }
 
-    private static Percent share(double logarithm) {
-        return Percent.ofShare(BigDecimal.valueOf(Math.exp(logarithm)).setScale(SHARE_DIGITS, RoundingMode.HALF_UP));
+    /** A variation's max as a share of its parent's; empty for a lift that is none, and before anything was lifted or set down of it. */
+    public Optional<ShareEstimate> ratio(LifterBelief belief, Lift variation) {
+        Gaussian unknowns = belief.unknowns();
+        Unknown share = new Unknown.Share(variation);
+        return unknowns.knows(share)
+                ? Optional.of(ShareEstimate.of(unknowns.mean(share), Math.sqrt(unknowns.variance(share))))
+                : Optional.empty();
     }
 
     static Standing standing(Gaussian unknowns, Kin kin, Lift lift) {

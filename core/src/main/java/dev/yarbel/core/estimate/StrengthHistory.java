@@ -29,6 +29,7 @@ public final class StrengthHistory {
         List<MaxOnRecord> told =
                 maxes.stream().sorted(Comparator.comparing(MaxOnRecord::on)).toList();
         StrengthHistory history = new StrengthHistory(filter);
+        SpeedTables speeds = filter.noSpeeds();
         int next = 0;
         for (LiftedSession session : sessions.stream()
                 .sorted(Comparator.comparing(LiftedSession::date))
@@ -36,7 +37,8 @@ public final class StrengthHistory {
             while (next < told.size() && !told.get(next).on().isAfter(session.date())) {
                 history.add(told.get(next++));
             }
-            history.add(session);
+            history.add(speeds.witnessed(session));
+            speeds.add(session);
         }
         told.subList(next, told.size()).forEach(history::add);
         return history;

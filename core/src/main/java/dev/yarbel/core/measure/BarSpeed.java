@@ -37,6 +37,13 @@ public record BarSpeed(int millimetres) implements Comparable<BarSpeed> {
         return BigDecimal.valueOf(millimetres, 3).stripTrailingZeros().toPlainString();
     }
 
+    /** Metres a second to the hundredth, which is about as closely as a set repeats: {@code 0.30}. */
+    public String toHundredths() {
+        return BigDecimal.valueOf(millimetres, 3)
+                .setScale(2, RoundingMode.HALF_UP)
+                .toPlainString();
+    }
+
     @Override
     public int compareTo(BarSpeed other) {
         return Integer.compare(millimetres, other.millimetres);

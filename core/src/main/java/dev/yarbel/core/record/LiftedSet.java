@@ -54,7 +54,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
 
     /**
      * The rating that counts: the lifter's own, moved by half a point at most toward what others saw of the set. A video, a
-     * partner and a coach who agree still move it by half a point; where they disagree they move it by nothing (common practice,
+     * partner, a coach and the bar's speed that agree still move it by half a point; where as many see it harder as easier they move it by nothing (common practice,
      * no source).
      */
     public Optional<Rpe> ratingOnRecord() {

@@ -27,6 +27,7 @@ import java.util.Set;
  * @param asked how it was to be done
  * @param setUp figures really used where they were other than on the lifter's card, up to {@link #LONGEST_FIGURE} characters
  * @param reps which repetitions the lifter found clean; empty when nobody looked
+ * @param bySpeed what the speed of the last repetition rates by the lifter's own table; empty where it was not held against one
  */
 public record SetDetails(
         int helped,
@@ -41,7 +42,8 @@ public record SetDetails(
         Optional<Length> distance,
         SetUp asked,
         Map<SetUpMeasure, String> setUp,
-        Optional<RepsSeen> reps) {
+        Optional<RepsSeen> reps,
+        Optional<Rpe> bySpeed) {
 
     public static final int LONGEST_NOTE = 500;
     public static final int LONGEST_FIGURE = 40;
@@ -61,7 +63,40 @@ public record SetDetails(
             Optional.empty(),
             SetUp.PLAIN,
             Map.of(),
+            Optional.empty(),
             Optional.empty());
+
+    /** What is set down of a set; nothing was held against a table yet. */
+    public SetDetails(
+            int helped,
+            Optional<MissedBy> missedBy,
+            Optional<BarSpeed> speed,
+            Optional<Set<Worn>> worn,
+            Optional<Video> video,
+            Optional<Rpe> partner,
+            CoachSeen coach,
+            Optional<String> note,
+            Optional<Duration> time,
+            Optional<Length> distance,
+            SetUp asked,
+            Map<SetUpMeasure, String> setUp,
+            Optional<RepsSeen> reps) {
+        this(
+                helped,
+                missedBy,
+                speed,
+                worn,
+                video,
+                partner,
+                coach,
+                note,
+                time,
+                distance,
+                asked,
+                setUp,
+                reps,
+                Optional.empty());
+    }
 
     /** Why a set was missed. */
     public enum MissedBy {
@@ -116,7 +151,8 @@ public record SetDetails(
                 + partner.map(seen -> Integer.signum(seen.compareTo(own))).orElse(0)
                 + coach.rating()
                         .map(seen -> Integer.signum(seen.compareTo(own)))
-                        .orElse(0);
+                        .orElse(0)
+                + bySpeed.map(seen -> Integer.signum(seen.compareTo(own))).orElse(0);
     }
 
     /** The repetitions that were the lifter's own and clean as far as anybody saw, of so many; what follows a broken one is not. */
@@ -161,6 +197,25 @@ public record SetDetails(
         return with(helped, missedBy, Optional.of(measured), coach, note, asked);
     }
 
+    /** The same with what the speed of its last repetition rates. */
+    public SetDetails seenBySpeed(Rpe rating) {
+        return new SetDetails(
+                helped,
+                missedBy,
+                speed,
+                worn,
+                video,
+                partner,
+                coach,
+                note,
+                time,
+                distance,
+                asked,
+                setUp,
+                reps,
+                Optional.of(rating));
+    }
+
     /** The same with so many repetitions helped. */
     public SetDetails withHelp(int repetitions) {
         return with(repetitions, missedBy, speed, coach, note, asked);
@@ -178,6 +233,7 @@ public record SetDetails(
             CoachSeen seen,
             Optional<String> words,
             SetUp how) {
-        return new SetDetails(help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps);
+        return new SetDetails(
+                help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps, bySpeed);
     }
 }

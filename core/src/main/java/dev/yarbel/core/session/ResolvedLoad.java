@@ -72,6 +72,8 @@ public sealed interface ResolvedLoad {
         NO_LAST_TIME,
         /** Nobody knows yet how fast this lifter moves which load. */
         NO_SPEED_TABLE,
+        /** This lifter's measured sets were slower, or faster, than that. */
+        BEYOND_SPEED_TABLE,
         /** The lifter decides. */
         BY_FEEL,
         /** Nothing here is made for the lift. */

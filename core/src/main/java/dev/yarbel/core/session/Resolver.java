@@ -163,7 +163,14 @@ public final class Resolver {
 
         @Override
         public ResolvedLoad atSpeed(LoadBasis.AtSpeed at) {
-            return unlessClimb(ResolvedLoad.Why.NO_SPEED_TABLE);
+            return numbers(prescription.lift())
+                    .references()
+                    .speeds()
+                    .filter(table -> !table.isThin())
+                    .map(table -> table.rating(at.speed())
+                            .map(rating -> atRating(prescription, new LoadBasis.AtRpe(rating)))
+                            .orElseGet(() -> unlessClimb(ResolvedLoad.Why.BEYOND_SPEED_TABLE)))
+                    .orElseGet(() -> unlessClimb(ResolvedLoad.Why.NO_SPEED_TABLE));
         }
 
         @Override

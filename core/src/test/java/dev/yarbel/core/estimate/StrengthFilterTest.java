@@ -10,6 +10,7 @@ import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -19,6 +20,7 @@ import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.SetUp;
+import dev.yarbel.core.record.UsualKit;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -233,6 +235,68 @@ class StrengthFilterTest {
         assertThat(kg(squats(on(1, caught)), Lift.SQUAT, 1)).isCloseTo(kg(squats(), Lift.SQUAT, 1), within(0.5));
     }
 
+    /** Common practice, no source: speed against the lifter's own table moves a rating by half a point, together with all others. */
+    @Test
+    void theBarsSpeedIsAWitnessOnceThereIsATable() {
+        SpeedTables tables = new SpeedTables(new UsualKit(Catalogue.STANDARD, Map.of()));
+        String[] rated = {"10 0.22", "9 0.27", "8 0.31", "7 0.37"};
+        LiftedSession slow = on(20, squat(180, 1, "8").with(SetDetails.NONE.with(BarSpeed.parse("0.23"))));
+        assertThat(tables.witnessed(slow)).isEqualTo(slow);
+        for (int i = 0; i < 12; i++) {
+            String[] line = rated[i % rated.length].split(" ");
+            tables.add(on(i, squat(170, 1, line[0]).with(SetDetails.NONE.with(BarSpeed.parse(line[1])))));
+        }
+        assertThat(tables.of(Lift.SQUAT).orElseThrow().isThin()).isFalse();
+        assertThat(tables.of(Lift.BENCH_PRESS)).isEmpty();
+        assertThat(tables.witnessed(slow).sets().get(0).ratingOnRecord()).contains(Rpe.parse("8.5"));
+        LiftedSession fast = on(20, squat(180, 1, "8").with(SetDetails.NONE.with(BarSpeed.parse("0.37"))));
+        assertThat(tables.witnessed(fast).sets().get(0).ratingOnRecord()).contains(Rpe.parse("7.5"));
+        LiftedSession apart = on(
+                20,
+                squatIn("paused", 180, 1, "8")
+                        .with(SetDetails.NONE
+                                .asked(SetUp.of(SetUp.Manner.PAUSED))
+                                .with(BarSpeed.parse("0.23"))));
+        assertThat(tables.witnessed(apart)).isEqualTo(apart);
+    }
+
+    /** Whether a history knows its tables: a rating that the bar contradicts counts for half a point less. */
+    @Test
+    void anEstimateHearsTheWitness() {
+        List<LiftedSession> log = new ArrayList<>();
+        String[] rated = {"10 0.22", "9 0.27", "8 0.31", "7 0.37"};
+        for (int i = 0; i < 12; i++) {
+            String[] line = rated[i % rated.length].split(" ");
+            log.add(on(2 * i, squat(180, 1, line[0]).with(SetDetails.NONE.with(BarSpeed.parse(line[1])))));
+        }
+        List<LiftedSession> silent = new ArrayList<>(log);
+        silent.add(on(26, squat(190, 1, "8")));
+        log.add(on(26, squat(190, 1, "8").with(SetDetails.NONE.with(BarSpeed.parse("0.22")))));
+        assertThat(kg(squats(log.toArray(LiftedSession[]::new)), Lift.SQUAT, 26))
+                .isLessThan(kg(squats(silent.toArray(LiftedSession[]::new)), Lift.SQUAT, 26));
+    }
+
+    @Test
+    void aVariationsRatioIsToldOnceItWasLifted() {
+        StrengthHistory history =
+                history(List.of(PULL_240), on(1, set(SUMO, 200, 3, "8")), on(8, set(SUMO, 200, 3, "8")));
+        assertThat(history.on(FIRST).ratio(SUMO)).isEmpty();
+        assertThat(history.on(FIRST.plusDays(8)).ratio(Lift.DEADLIFT)).isEmpty();
+        ShareEstimate ratio = history.on(FIRST.plusDays(8)).ratio(SUMO).orElseThrow();
+        Mass max = history.on(FIRST.plusDays(8)).estimate(SUMO).orElseThrow().max();
+        assertThat(kg(max)).isCloseTo(kg(history, Lift.DEADLIFT, 8, ratio), within(0.2));
+        assertThat(ratio.low()).isLessThan(ratio.share());
+    }
+
+    /** The pull itself was never lifted since it was set down, but stands. */
+    private static double kg(StrengthHistory history, Lift lift, int day, ShareEstimate ratio) {
+        return kg(history.on(FIRST.plusDays(day))
+                .estimate(lift)
+                .orElseThrow()
+                .max()
+                .times(ratio.share()));
+    }
+
     private static LiftedSet squatIn(String setUp, double kg, int reps, String effort) {
         return squat(kg, reps, effort).with(SetDetails.NONE.asked(SetUp.parse(setUp)));
     }
@@ -279,8 +343,10 @@ class StrengthFilterTest {
             assertThat(own.setUp()).isEqualTo(SetUp.parse(setUp.equals("rest 20") ? "rest 45" : setUp));
             // eight to the limit at 140, three at 150 with one left: about 170
             assertThat(kg(own.estimate().max())).isBetween(155.0, 180.0);
-            assertThat(own.low()).isLessThan(own.ofThePlainLift());
-            assertThat(own.high()).isGreaterThan(own.ofThePlainLift());
+            assertThat(own.ofThePlainLift().low())
+                    .isLessThan(own.ofThePlainLift().share());
+            assertThat(own.ofThePlainLift().high())
+                    .isGreaterThan(own.ofThePlainLift().share());
         });
     }
 
@@ -530,7 +596,7 @@ class StrengthFilterTest {
         StrengthHistory history = history(List.of(SQUAT_200), random(seed));
         for (Lift lift : List.of(Lift.SQUAT, Lift.DEADLIFT, SUMO, CLOSE_GRIP, Lift.OVERHEAD_PRESS)) {
             history.on(FIRST.plusDays(200)).estimate(lift).ifPresent(estimate -> {
-                assertThat(kg(estimate.max())).isBetween(0.5, 2000.0);
+                assertThat(kg(estimate.max())).isBetween(0.1, 2000.0);
                 assertThat(kg(estimate.spread())).isPositive();
                 assertThat(estimate.low()).isLessThan(estimate.max());
                 assertThat(estimate.high()).isGreaterThan(estimate.max());

@@ -37,7 +37,14 @@ class DemandTest {
     private static Resolver lifter(Lift lift, long max, Map<AccommodatingResistance, Mass> bests) {
         Optional<Mass> of = Optional.of(Mass.ofKg(max));
         LiftNumbers numbers = new LiftNumbers(of, of, RepCurve.DEFAULT)
-                .with(new References(Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Map.of(), bests));
+                .with(new References(
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Map.of(),
+                        Map.of(),
+                        bests,
+                        Optional.empty()));
         return new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(lift, numbers)));
     }
 

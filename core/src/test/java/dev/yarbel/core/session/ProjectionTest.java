@@ -11,6 +11,7 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.effort.SpeedTable;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Gym;
@@ -18,6 +19,7 @@ import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -159,6 +161,30 @@ class ProjectionTest {
             assertThat(nothing.resolve(PrescribedSets.of("A", Lift.SQUAT, Dose.parse(parts[0]))))
                     .as(dose)
                     .containsExactly(new ResolvedLoad.Unknown(ResolvedLoad.Why.valueOf(parts[1])));
+        }
+    }
+
+    /** The speed of an 8 asks for the load of an 8; one that this lifter never showed asks for none. */
+    @ParameterizedTest
+    @CsvSource({"1 0.31m/s, 1 @8", "3x3 0.31m/s, 3x3 @8", "5x2 0.37m/s, 5x2 @7", "1 0.24m/s, 1 @9.5", "1 0.6m/s, "})
+    void aSpeedAsksForTheLoadThatMovesSoFastByTheLiftersOwnTable(String dose, String like) {
+        SpeedTable.Builder builder = new SpeedTable.Builder();
+        String[] rated = {"10 0.22", "9 0.27", "8 0.31", "7 0.37"};
+        for (int i = 0; i < 12; i++) {
+            String[] line = rated[i % rated.length].split(" ");
+            builder.add(Rpe.parse(line[0]), BarSpeed.parse(line[1]));
+        }
+        LiftNumbers numbers = new LiftNumbers(Optional.empty(), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT)
+                .with(References.NONE.with(builder.build()));
+        Resolver resolver = new Resolver(
+                KitInUse.of(Kits.kg()),
+                Rounding.NEAREST,
+                Numbers.of(Map.of(Lift.SQUAT, numbers), Catalogue.STANDARD.ratios()));
+        List<ResolvedLoad> loads = resolver.resolve(PrescribedSets.of("A", Lift.SQUAT, Dose.parse(dose)));
+        if (like == null) {
+            assertThat(loads).containsExactly(new ResolvedLoad.Unknown(ResolvedLoad.Why.BEYOND_SPEED_TABLE));
+        } else {
+            assertThat(loads).isEqualTo(resolver.resolve(PrescribedSets.of("A", Lift.SQUAT, Dose.parse(like))));
         }
     }
 

@@ -6,6 +6,7 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.Overrules;
 import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.estimate.SpeedTables;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
@@ -18,6 +19,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.UsualKit;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.ChangeKind;
@@ -163,9 +165,19 @@ public class Book {
                         usual,
                         recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
                 finished);
-        return recorded.entrySet().stream()
-                .map(lift -> standing(lift.getKey(), lift.getValue(), strength))
-                .toList();
+        SpeedTables speeds = SpeedTables.of(usual, finished);
+        Stream<LiftRecord> known =
+                recorded.entrySet().stream().map(lift -> standing(lift.getKey(), lift.getValue(), strength, speeds));
+        // what was lifted without ever having been set up stands there too
+        Stream<LiftRecord> liftedOnly = finished.stream()
+                .flatMap(session -> session.sets().stream())
+                .map(LiftedSet::lift)
+                .distinct()
+                .filter(lift ->
+                        recorded.keySet().stream().noneMatch(row -> row.lift().equals(lift))
+                                && strength.estimate(lift).isPresent())
+                .map(lift -> LiftRecord.lifted(lift, learnt(lift, Optional.empty(), strength, speeds)));
+        return Stream.concat(known, liftedOnly).toList();
     }
 
     private LifterStrength workedOut(StrengthFilter filter, List<MaxOnRecord> maxes, List<LiftedSession> finished) {
@@ -180,24 +192,32 @@ public class Book {
                 .toList();
     }
 
-    private static LiftRecord standing(LiftNumbersEntity row, List<SetDownMax> own, LifterStrength strength) {
+    private static LiftRecord standing(
+            LiftNumbersEntity row, List<SetDownMax> own, LifterStrength strength, SpeedTables speeds) {
         Lift lift = row.lift();
         return new LiftRecord(
                 lift,
                 row.workingMax(),
                 own,
-                new LiftRecord.Learnt(
-                        strength.estimate(lift),
-                        row.decidedCurve().or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
-                        row.decidedCurve().isPresent(),
-                        strength.ratingBias(lift),
-                        strength.settling(lift),
-                        strength.setUps(lift)),
+                learnt(lift, row.decidedCurve(), strength, speeds),
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
                 row.practisedSince(),
                 row.consistency());
+    }
+
+    private static LiftRecord.Learnt learnt(
+            Lift lift, Optional<RepCurve> decided, LifterStrength strength, SpeedTables speeds) {
+        return new LiftRecord.Learnt(
+                strength.estimate(lift),
+                decided.or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
+                decided.isPresent(),
+                strength.ratingBias(lift),
+                strength.settling(lift),
+                strength.setUps(lift),
+                speeds.of(lift),
+                strength.ratio(lift));
     }
 
     /**

@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.SpeedTable;
 import dev.yarbel.core.equipment.AccommodatingResistance;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
@@ -8,6 +9,7 @@ import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.SetUpStrength;
 import dev.yarbel.core.estimate.SettlingSet;
+import dev.yarbel.core.estimate.ShareEstimate;
 import dev.yarbel.core.lift.Consistency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
@@ -53,6 +55,8 @@ public record LiftRecord(
      * @param bias how the lifter's ratings lean in it
      * @param settling the set that would settle a doubt about its max
      * @param setUps what is believed of its set-ups that have numbers of their own
+     * @param speeds how fast its last repetition moves
+     * @param share of its parent's max, where it is a variation
      */
     public record Learnt(
             Optional<MaxEstimate> estimate,
@@ -60,10 +64,19 @@ public record LiftRecord(
             boolean decided,
             Optional<RatingBias> bias,
             Optional<SettlingSet> settling,
-            List<SetUpStrength> setUps) {
+            List<SetUpStrength> setUps,
+            Optional<SpeedTable> speeds,
+            Optional<ShareEstimate> share) {
 
-        private static final Learnt NOTHING =
-                new Learnt(Optional.empty(), RepCurve.DEFAULT, false, Optional.empty(), Optional.empty(), List.of());
+        private static final Learnt NOTHING = new Learnt(
+                Optional.empty(),
+                RepCurve.DEFAULT,
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
 
         public Learnt {
             setUps = List.copyOf(setUps);
@@ -86,6 +99,21 @@ public record LiftRecord(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
+    }
+
+    /** Nothing was set down of the lift, but something lifted. */
+    static LiftRecord lifted(Lift lift, Learnt learnt) {
+        LiftRecord none = none(lift);
+        return new LiftRecord(
+                lift,
+                none.workingMax,
+                none.setDown,
+                learnt,
+                none.ratio,
+                none.eventLoad,
+                none.mastery,
+                none.practisedSince,
+                none.consistency);
     }
 
     /** The same with a load that is announced for the contest. */
@@ -133,7 +161,8 @@ public record LiftRecord(
                         eventLoad,
                         repMaxes,
                         lastTimes,
-                        ownBests))
+                        ownBests,
+                        learnt.speeds))
                 .with(ExpectedGain.of(mastery));
     }
 

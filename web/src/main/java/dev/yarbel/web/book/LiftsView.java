@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.estimate.ShareEstimate;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
@@ -22,6 +23,7 @@ record LiftsView(Lift root, List<Row> rows) {
      * One lift.
      *
      * @param ratio the ratio to the parent, known or default
+     * @param learnt the ratio as what was lifted tells it
      * @param kit what it is done with in the usual gym; null when there is nothing for it
      */
     record Row(
@@ -29,6 +31,7 @@ record LiftsView(Lift root, List<Row> rows) {
             Optional<Mass> workingMax,
             Optional<Mass> estimate,
             Ratio ratio,
+            Optional<ShareEstimate> learnt,
             Optional<Mastery> mastery,
             String kit) {}
 
@@ -45,6 +48,7 @@ record LiftsView(Lift root, List<Row> rows) {
                             known.workingMax(),
                             known.estimate(),
                             ratio(variation, own),
+                            own.flatMap(lift -> lift.learnt().share()),
                             own.flatMap(LiftRecord::mastery),
                             kit.loads(variation).map(loads -> loads.name()).orElse(null)));
         }

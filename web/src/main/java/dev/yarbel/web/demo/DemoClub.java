@@ -31,6 +31,7 @@ import dev.yarbel.web.roster.Profiles;
 import dev.yarbel.web.roster.Roster;
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -105,6 +106,7 @@ public class DemoClub {
         LifterCard wren = lifter(bryn, shed, "Wren Halloway", "wren", MassUnit.KG, Rounding.NEAREST, null);
         begin(wren, "squat 182, bench-press 107, deadlift 211, overhead-press 64", today.minusDays(28));
         blocks.add(wren, DemoBlocks.threeDays(today.minusDays(14)).named("Spring tide"), "");
+        before(wren, new DemoPast(Lift.SQUAT, Mass.ofKg(174), Mass.ofKg(182), 22), today.minusDays(16));
         lift(wren, Map.of(Lift.SQUAT, "1.025"), false);
 
         LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
@@ -328,6 +330,15 @@ public class DemoClub {
             Mass max = Mass.of(parts[1], lifter.unit());
             Mass workingMax = max.times(Percent.of(95));
             book.start(lifter, new RecordedMax(lift, RecordedMax.Kind.TESTED, max, 1, since, Set.of(), ""), workingMax);
+        }
+    }
+
+    /** Lifts once a week up to a day, before there was a plan. */
+    private void before(LifterCard lifter, DemoPast past, LocalDate last) {
+        for (int week = 0; week < past.weeks(); week++) {
+            LocalDate date = last.minusWeeks(past.weeks() - 1L - week);
+            Instant at = date.atTime(18, 30).atZone(ZONE).toInstant();
+            sessions.addHistory(lifter, Optional.empty(), date, at, past.session(week), false);
         }
     }
 
