@@ -8,6 +8,7 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.RepMaxReading;
+import dev.yarbel.core.estimate.SameRating;
 import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.estimate.SetUpStrength;
 import dev.yarbel.core.estimate.SettlingSet;
@@ -68,8 +69,9 @@ record LiftPage(
      *
      * @param rated sets of half a year that were rated from 6 up
      * @param toTheLimit those of all that were missed, or rated 10
+     * @param same what nearly every set is called, though they differ; null where that is not so
      */
-    record Rates(RatingBias bias, long rated, long toTheLimit) {
+    record Rates(RatingBias bias, long rated, long toTheLimit, SameRating same) {
 
         /** From fewer rated sets nothing is told; a starting value of ours. */
         private static final int LEAST_SETS = 8;
@@ -93,7 +95,13 @@ record LiftPage(
             long rated = sets.stream()
                     .filter(set -> set.effort().rating().filter(Rpe::estimates).isPresent())
                     .count();
-            return own.learnt().bias().filter(bias -> rated > 0).map(bias -> new Rates(bias, rated, limit));
+            SameRating same = SameRating.of(
+                            sets.stream()
+                                    .filter(set -> set.lift().equals(own.lift()))
+                                    .toList(),
+                            own.curve())
+                    .orElse(null);
+            return own.learnt().bias().filter(bias -> rated > 0).map(bias -> new Rates(bias, rated, limit, same));
         }
     }
 
