@@ -36,11 +36,6 @@
   function draw(place) {
     window.Chart.defaults.font.family = getComputedStyle(document.body).fontFamily;
     var points = series(document.getElementById(place.dataset.chart));
-    var last = points.estimate[points.estimate.length - 1];
-    // today's working max, as a line to hold the estimates against
-    var working = points.working.slice(-1).flatMap(function (point) {
-      return [{ x: points.estimate[0].x, y: point.y }, { x: Math.max(last.x, point.x), y: point.y }];
-    });
     var tide = colour("--tide");
     var quiet = colour("--quiet");
     var bare = { pointRadius: 0, pointHitRadius: 0, borderWidth: 0 };
@@ -50,7 +45,7 @@
         Object.assign({ data: points.estimate.map(function (p) { return { x: p.x, y: p.high }; }), backgroundColor: tide + "2e", fill: 1 }, bare),
         Object.assign({ data: points.estimate.map(function (p) { return { x: p.x, y: p.low }; }), fill: false }, bare),
         { data: points.estimate, borderColor: tide, backgroundColor: tide, borderWidth: 2, pointRadius: 2.5 },
-        { data: working, borderColor: quiet, backgroundColor: quiet, borderWidth: 1.5, borderDash: [5, 4], pointRadius: 0 },
+        { data: points.working, stepped: true, borderColor: quiet, backgroundColor: quiet, borderWidth: 1.5, borderDash: [5, 4], pointRadius: 0 },
         { data: points.lifted, showLine: false, borderColor: colour("--ink"), backgroundColor: colour("--panel"), pointStyle: "rectRot", pointRadius: 6, borderWidth: 2 }
       ] },
       options: {

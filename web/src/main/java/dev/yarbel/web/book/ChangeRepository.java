@@ -45,5 +45,12 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
                 and l.kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK'))""")
     List<Long> decidedSince(long clubId, Collection<Long> entries);
 
+    /** The decisions on the working max of a lift, oldest first. */
+    @NativeQuery("""
+            select * from change_entry
+            where club_id = :clubId and lifter_id = :lifterId and subject[1] = :lift
+              and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK') order by id""")
+    List<ChangeEntry> findDecisionsOnWorkingMax(long clubId, long lifterId, String lift);
+
     List<ChangeEntry> findByClubIdAndIdIn(long clubId, Collection<Long> ids);
 }

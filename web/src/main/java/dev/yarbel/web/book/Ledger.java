@@ -149,6 +149,32 @@ public class Ledger implements ChangeLog {
         }
     }
 
+    /**
+     * How a lift's working max moved, oldest first, as it was written; what cannot be read as a load moved nothing.
+     *
+     * @param before empty where there was none
+     */
+    @Transactional(readOnly = true)
+    public List<WorkingMaxStep> workingMaxSteps(LifterCard lifter, Lift lift) {
+        return changes.findDecisionsOnWorkingMax(lifter.clubId(), lifter.id(), lift.key()).stream()
+                .map(ChangeEntry::change)
+                .flatMap(change -> written(change.after(), lifter)
+                        .map(after -> new WorkingMaxStep(change.at(), written(change.before(), lifter), after))
+                        .stream())
+                .toList();
+    }
+
+    private static Optional<Mass> written(String load, LifterCard lifter) {
+        try {
+            return Optional.of(Mass.parse(load.replace('\u00a0', ' '), lifter.unit()));
+        } catch (IllegalArgumentException | ArithmeticException noLoad) {
+            return Optional.empty();
+        }
+    }
+
+    /** A step of a working max. */
+    public record WorkingMaxStep(Instant at, Optional<Mass> before, Mass after) {}
+
     /** The latest changes of a block that can be undone, newest first. */
     @Transactional(readOnly = true)
     public List<Traced> traced(LifterCard lifter, long blockId, Instant since, int most) {

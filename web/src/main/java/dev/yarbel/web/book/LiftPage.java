@@ -127,7 +127,7 @@ record LiftPage(
 
         public List<Map.Entry<RepFormula, Mass>> formulas() {
             return reading.byFormula().entrySet().stream()
-                    .sorted(Map.Entry.comparingByValue())
+                    .sorted(Map.Entry.<RepFormula, Mass>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                     .toList();
         }
     }

@@ -57,6 +57,7 @@ class LiftsController {
     private final SetUps setUps;
     private final KitShelf kits;
     private final StripSource strips;
+    private final Ledger ledger;
     private final Words words;
     private final Clock clock;
 
@@ -66,6 +67,7 @@ class LiftsController {
             SetUps setUps,
             KitShelf kits,
             StripSource strips,
+            Ledger ledger,
             Words words,
             Clock clock) {
         this.book = book;
@@ -73,6 +75,7 @@ class LiftsController {
         this.setUps = setUps;
         this.kits = kits;
         this.strips = strips;
+        this.ledger = ledger;
         this.words = words;
         this.clock = clock;
     }
@@ -192,7 +195,9 @@ class LiftsController {
                         "trend",
                         MaxTrend.of(
                                 standing.of(variation.lift()).orElseGet(() -> LiftRecord.none(variation.lift())),
-                                today(person)))
+                                ledger.workingMaxSteps(lifter, variation.lift()),
+                                today(person),
+                                person.zone()))
                 .addObject("aches", lifter.aching(variation.lift(), standing.catalogue()))
                 .addObject("liftName", words.lift(variation.lift()))
                 .addObject(

@@ -5,14 +5,19 @@ import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
- * How a lift's max went: what was believed after each session, the maxes that were set down, and today's working max.
+ * How a lift's max went: what was believed after each session, the maxes that were set down, and the working max in
+ * steps.
  *
- * @param rows oldest first, the working max last
+ * @param rows oldest first, but for the working max, whose steps come last, from the first day on to today
  */
 record MaxTrend(List<Row> rows) {
 
@@ -41,8 +46,12 @@ record MaxTrend(List<Row> rows) {
         }
     }
 
-    /** None where fewer than two sessions told anything. */
-    static MaxTrend of(LiftRecord lift, LocalDate today) {
+    /**
+     * None where fewer than two sessions told anything.
+     *
+     * @param steps of the working max, oldest first
+     */
+    static MaxTrend of(LiftRecord lift, List<Ledger.WorkingMaxStep> steps, LocalDate today, ZoneId zone) {
         List<Row> rows = new ArrayList<>();
         lift.estimate().map(MaxEstimate::movements).orElse(List.of()).stream()
                 .map(moved -> new Row(
@@ -62,7 +71,22 @@ record MaxTrend(List<Row> rows) {
                 .map(max -> new Row(max.kind().name(), max.on(), max.max(lift.curve()), null, null, 0))
                 .forEach(rows::add);
         rows.sort(Comparator.comparing(Row::date));
-        lift.workingMax().ifPresent(max -> rows.add(new Row("WORKING", today, max, null, null, 0)));
+        lift.workingMax().ifPresent(max -> rows.addAll(workingMax(max, steps, from, today, zone)));
         return new MaxTrend(List.copyOf(rows));
+    }
+
+    /** A working max that nobody moved was what it is today; of a day's steps the last one counts. */
+    private static List<Row> workingMax(
+            Mass now, List<Ledger.WorkingMaxStep> steps, LocalDate from, LocalDate today, ZoneId zone) {
+        SortedMap<LocalDate, Mass> byDay = new TreeMap<>();
+        (steps.isEmpty() ? Optional.of(now) : steps.get(0).before()).ifPresent(max -> byDay.put(from, max));
+        for (Ledger.WorkingMaxStep step : steps) {
+            LocalDate on = LocalDate.ofInstant(step.at(), zone);
+            byDay.put(on.isBefore(from) ? from : on, step.after());
+        }
+        byDay.put(today, now);
+        return byDay.entrySet().stream()
+                .map(day -> new Row("WORKING", day.getKey(), day.getValue(), null, null, 0))
+                .toList();
     }
 }
