@@ -24,6 +24,8 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
     static final double EIGHTY = 1.2816;
 
     private static final double PERCENT = 100;
+    /** A starting value of ours. */
+    private static final Percent WIDE = Percent.of(3);
 
     public MaxEstimate {
         movements = List.copyOf(movements);
@@ -43,6 +45,11 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
                         .minus(first.before())
                         .times(Percent.ofShare(
                                 BigDecimal.ONE.divide(BigDecimal.valueOf(weeks), 6, RoundingMode.HALF_UP))));
+    }
+
+    /** Whether it is so unsure that what is planned by it may be another load: one standard deviation of 3 % and more. */
+    public boolean isWide() {
+        return !spread.isLessThan(max.times(WIDE));
     }
 
     /** The low end of the range that holds the max four times of five. */

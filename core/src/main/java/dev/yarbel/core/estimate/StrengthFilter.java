@@ -32,8 +32,6 @@ import org.hipparchus.linear.RealVector;
  */
 public final class StrengthFilter {
 
-    /** One standard deviation, as a share of the max, that is wide enough to change what is planned; a starting value of ours. */
-    private static final double WIDE = 0.03;
     /** A set settles a doubt that leaves this share of it; a starting value of ours. */
     private static final double NARROWER = 0.85;
 
@@ -203,7 +201,7 @@ public final class StrengthFilter {
             Gaussian unknowns = belief.unknowns();
             RealVector of = unknowns.slope(kin.derivativesOfStanding(lift, 1));
             double doubt = Math.sqrt(unknowns.varianceOf(of));
-            if (doubt < WIDE) {
+            if (!new MaxEstimate(standing.max(), standing.spread(), List.of()).isWide()) {
                 return Optional.empty();
             }
             Circumstances rested = new Circumstances(lift, SetUp.PLAIN, belief.tired(kin.root(lift)), 0, false);

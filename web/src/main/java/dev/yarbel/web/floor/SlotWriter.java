@@ -3,6 +3,7 @@ package dev.yarbel.web.floor;
 import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.PlateStack;
+import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Alternatives;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -23,6 +24,7 @@ import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.SpecialWords;
 import dev.yarbel.web.page.Words;
@@ -158,7 +160,15 @@ class SlotWriter {
         LiftNumbers numbers = day.plan().resolver().numbers(slot.prescription().lift());
         return slot.now()
                 .known()
-                .map(known -> known.origin().accept(new WhyOf(numbers, unit)))
+                .map(known -> known.origin()
+                        .accept(new WhyOf(
+                                numbers,
+                                day.plan()
+                                        .standing()
+                                        .of(slot.prescription().lift())
+                                        .flatMap(LiftRecord::estimate)
+                                        .filter(MaxEstimate::isWide),
+                                unit)))
                 .orElseGet(() ->
                         new DayDocument.Why(slot.now().missing().orElseThrow().name(), null, null));
     }
@@ -166,10 +176,13 @@ class SlotWriter {
     private final class WhyOf implements ResolvedLoad.Origin.Visitor<DayDocument.Why> {
 
         private final LiftNumbers numbers;
+        private final Optional<MaxEstimate> wide;
         private final MassUnit unit;
 
-        private WhyOf(LiftNumbers numbers, MassUnit unit) {
+        /** @param wide the lift's own estimate, where it is so wide that its range matters */
+        private WhyOf(LiftNumbers numbers, Optional<MaxEstimate> wide, MassUnit unit) {
             this.numbers = numbers;
+            this.wide = wide;
             this.unit = unit;
         }
 
@@ -177,7 +190,12 @@ class SlotWriter {
         public DayDocument.Why fromEstimate(ResolvedLoad.Origin.FromEstimate estimate) {
             return new DayDocument.Why(
                     "FromEstimate",
-                    through(estimate.estimate(), numbers.estimateThrough(), unit),
+                    wide.map(range -> words.say(
+                                    "slot.wide",
+                                    words.about(estimate.estimate(), unit),
+                                    words.about(range.low(), unit),
+                                    words.about(range.high(), unit)))
+                            .orElseGet(() -> through(estimate.estimate(), numbers.estimateThrough(), unit)),
                     words.percent(estimate.share()));
         }
 

@@ -4,8 +4,10 @@ import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
@@ -18,6 +20,7 @@ import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -340,7 +343,9 @@ class Sheet {
 
     /** What stands beside the load, with what its law did where that is more than a step. */
     private String beside(LifterBlock plan, PrescribedSets prescription, ResolvedLoad.Known known) {
-        String upTo = upTo(plan, prescription.part(), known);
+        String upTo = Optional.ofNullable(upTo(plan, prescription.part(), known))
+                .or(() -> doubt(plan, prescription.lift(), known))
+                .orElse(null);
         Optional<Step> after = known.origin().lawStep().filter(Step::isNoted);
         if (after.isEmpty()) {
             return upTo;
@@ -349,6 +354,30 @@ class Sheet {
                 "plan.law." + after.get().answer(),
                 prescription.part().sets() + "×" + prescription.part().reps());
         return upTo == null ? law : law + " · " + upTo;
+    }
+
+    /** The loads between which it lies four times of five, where the estimate it hangs on is a wide one. */
+    private Optional<String> doubt(LifterBlock plan, Lift lift, ResolvedLoad.Known known) {
+        if (!(known.origin() instanceof ResolvedLoad.Origin.FromEstimate from)) {
+            return Optional.empty();
+        }
+        return plan.standing()
+                .of(lift)
+                .flatMap(LiftRecord::estimate)
+                .filter(MaxEstimate::isWide)
+                .flatMap(estimate -> plan.resolver().kit(lift).map(loads -> {
+                    Percent share = known.fit().asked().percentOf(from.estimate());
+                    Mass low = loads.fit(
+                                    estimate.low().times(share), plan.lifter().rounding())
+                            .load();
+                    Mass high = loads.fit(
+                                    estimate.high().times(share), plan.lifter().rounding())
+                            .load();
+                    return words.say(
+                            "plan.doubt",
+                            words.figure(low, plan.lifter().unit()),
+                            words.figure(high, plan.lifter().unit()));
+                }));
     }
 
     /** A range's upper end, sets that drop, or what chains and bands make of it. */
