@@ -11,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
@@ -45,6 +46,9 @@ public final class Browser implements AutoCloseable {
 
     /** Long, for a machine with other work: what comes soon is not waited for. */
     private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+    /** What a click shows of itself, it shows by then. */
+    private static final Duration SHOWS = Duration.ofSeconds(8);
 
     private static final Duration LOOKS_AGAIN = Duration.ofMillis(50);
 
@@ -254,6 +258,21 @@ public final class Browser implements AutoCloseable {
 
     private boolean isOpen(WebElement summary) {
         return Boolean.TRUE.equals(driver.executeScript("return arguments[0].parentElement.open", summary));
+    }
+
+    /** Clicks until what follows is there: as {@link #unfold}, for what shows at once that it was pressed. */
+    public void clickUntil(String css, String where, String part) {
+        waitFor(d -> {
+            click(css);
+            Instant seen = Instant.now().plus(SHOWS);
+            while (Instant.now().isBefore(seen)) {
+                if (d.findElements(By.cssSelector(where)).stream()
+                        .anyMatch(e -> e.getText().contains(part))) {
+                    return true;
+                }
+            }
+            return null;
+        });
     }
 
     /** A tap, as a finger makes it. */

@@ -86,9 +86,9 @@ class JourneyTest {
         int warmUps = browser.all(".stair .step").size() - 1;
         for (int i = 1; i <= warmUps; i++) {
             browser.waitForText(".now h2", "warm-up " + i + " of");
-            browser.click("button.wide[value=easy]");
+            browser.clickUntil(
+                    "button.wide[value=easy]", ".now h2", i < warmUps ? "warm-up " + (i + 1) + " of" : "set 1 of 1");
         }
-        browser.waitForText(".now h2", "set 1 of 1");
         browser.unfold(".ending summary");
         browser.type("input[name=pain]", "a half-typed note");
         assertThat(browser.text(".now .watch")).contains("spotters or set safeties");
@@ -112,9 +112,11 @@ class JourneyTest {
 
         for (int set = 1; set <= 4; set++) {
             browser.waitForText(".now h2", "B Squat set " + set + " of 4");
-            browser.click(".picker button[value='6.5']");
+            browser.clickUntil(
+                    ".picker button[value='6.5']",
+                    ".now h2",
+                    set < 4 ? "B Squat set " + (set + 1) + " of 4" : "C Bench press");
         }
-        browser.waitForText(".now h2", "C Bench press");
         browser.click(".finish button[type=submit]");
         browser.waitForText(".finish .bad", "not logged. Finish all the same?");
         browser.click(".finish button[type=submit]");

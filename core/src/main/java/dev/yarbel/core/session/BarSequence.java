@@ -223,7 +223,10 @@ final class BarSequence {
         if (amended.load(key).isPresent()) {
             return Because.DECIDED;
         }
-        return load.known().isPresent() && fromLast(prescription, key).isPresent() ? Because.LAST_SET : Because.ASKED;
+        if (load.known().isEmpty() || fromLast(prescription, key).isEmpty()) {
+            return Because.ASKED;
+        }
+        return isHeardAsSaid(prescription, key) ? Because.LAST_SET : Because.LAST_SET_AS_MEANT;
     }
 
     private Optional<LoadedBar> loading(SlotPlan slot, TaskKey key, Because because) {
@@ -237,7 +240,7 @@ final class BarSequence {
         }
         ResolvedLoad.Known known = slot.now().known().get();
         int set = key.number() - prescription.firstSet() + 1;
-        if (because == Because.LAST_SET) {
+        if (because != Because.ASKED) {
             return loading(lift, fromLast(prescription, key).orElseThrow(), resolver.rounding(), onTheBar);
         }
         if (prescription.part().work().isClimb()) {
@@ -332,14 +335,30 @@ final class BarSequence {
         }
         LiftNumbers numbers = resolver.numbers(prescription.lift());
         Part part = prescription.part();
+        // what climbs stops by what is said, and goes up by it
         if (part.work().climbsTo().isPresent()) {
             return NextLoad.after(last, part.reps(), part.work().climbsTo().get(), numbers.curve(), NextLoad.CLIMB)
                     .map(next -> Mass.max(next, stepUp(prescription.lift(), last.load())));
         }
-        if (part.basis().rating().isPresent() && Math.abs(halvesOver(last, part.basis())) >= HALVES_THAT_MOVE) {
-            return NextLoad.after(last, part.reps(), part.basis().rating().get(), numbers.curve(), NextLoad.UP);
-        }
-        return Optional.empty();
+        return part.basis().rating().flatMap(asked -> {
+            LiftedSet heard = numbers.heard(last, asked);
+            return Math.abs(halvesOver(heard, part.basis())) >= HALVES_THAT_MOVE
+                    ? NextLoad.after(heard, part.reps(), asked, numbers.curve(), NextLoad.UP)
+                    : Optional.empty();
+        });
+    }
+
+    private boolean isHeardAsSaid(PrescribedSets prescription, TaskKey key) {
+        LiftedSet last = lifted.get(TaskKey.work(key.letter(), Math.max(1, key.number() - 1)));
+        return prescription.part().work().climbsTo().isPresent()
+                || prescription
+                        .part()
+                        .basis()
+                        .rating()
+                        .filter(asked -> !resolver.numbers(prescription.lift())
+                                .heard(last, asked)
+                                .equals(last))
+                        .isEmpty();
     }
 
     private Mass stepUp(Lift lift, Mass load) {

@@ -1,5 +1,6 @@
 package dev.yarbel.core.session;
 
+import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.AccommodatingResistance;
@@ -9,6 +10,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.ExpectedGain;
+import dev.yarbel.core.record.LiftedSet;
 import java.util.Optional;
 
 /**
@@ -19,6 +21,8 @@ import java.util.Optional;
  * @param references what else percentages can hang on
  * @param gain how fast the max may be expected to grow
  * @param figures what makes a load heavier than it is, for this lifter
+ * @param leaning half repetitions that the lifter says are left beyond what is left; below nothing they hide some. Nothing where it is
+ *     not known
  */
 public record LiftNumbers(
         Optional<Mass> workingMax,
@@ -28,7 +32,8 @@ public record LiftNumbers(
         Optional<Ratio> estimateThrough,
         References references,
         ExpectedGain gain,
-        Demand.Figures figures) {
+        Demand.Figures figures,
+        int leaning) {
 
     /** Nothing is known. */
     public static final LiftNumbers NONE = new LiftNumbers(Optional.empty(), Optional.empty(), RepCurve.DEFAULT);
@@ -43,24 +48,34 @@ public record LiftNumbers(
                 Optional.empty(),
                 References.NONE,
                 ExpectedGain.UNKNOWN,
-                Demand.Figures.START);
+                Demand.Figures.START,
+                0);
     }
 
     /** The same with what else percentages can hang on. */
     public LiftNumbers with(References others) {
-        return new LiftNumbers(workingMax, estimate, curve, workingMaxThrough, estimateThrough, others, gain, figures);
+        return new LiftNumbers(
+                workingMax, estimate, curve, workingMaxThrough, estimateThrough, others, gain, figures, leaning);
     }
 
     /** The same with how fast the max may be expected to grow. */
     public LiftNumbers with(ExpectedGain expected) {
         return new LiftNumbers(
-                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, expected, figures);
+                workingMax,
+                estimate,
+                curve,
+                workingMaxThrough,
+                estimateThrough,
+                references,
+                expected,
+                figures,
+                leaning);
     }
 
     /** The same with what makes a load heavier for this lifter. */
     public LiftNumbers with(Demand.Figures others) {
         return new LiftNumbers(
-                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, gain, others);
+                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, gain, others, leaning);
     }
 
     /** The same as it may be expected in so many weeks; the working max, which only a decision moves, stays. */
@@ -73,7 +88,33 @@ public record LiftNumbers(
                 estimateThrough,
                 references,
                 gain,
-                figures);
+                figures,
+                leaning);
+    }
+
+    /** The same with how the lifter's ratings lean, in half repetitions. */
+    public LiftNumbers leaning(int halves) {
+        return new LiftNumbers(
+                workingMax, estimate, curve, workingMaxThrough, estimateThrough, references, gain, figures, halves);
+    }
+
+    /**
+     * A set as its rating is meant by somebody whose ratings lean. Repetitions that are hidden keep a load where it is and never put
+     * anything on; a 10 and a miss stand as they were said.
+     *
+     * @param asked the rating that was asked for
+     */
+    LiftedSet heard(LiftedSet set, Rpe asked) {
+        return set.effort()
+                .rating()
+                .filter(said -> leaning != 0 && !said.equals(Rpe.LIMIT))
+                .map(said -> {
+                    int meant = said.halvesLeft() - leaning;
+                    int most = leaning < 0 ? Math.max(said.halvesLeft(), asked.halvesLeft()) : said.halvesLeft();
+                    Rpe rating = Rpe.withHalvesLeft(Math.max(0, Math.min(most, meant)));
+                    return new LiftedSet(set.lift(), set.load(), set.reps(), Effort.rated(rating), set.details());
+                })
+                .orElse(set);
     }
 
     /** What a share is of, where that is a number of this lift; empty where it is not known, or another's. */
@@ -120,7 +161,15 @@ public record LiftNumbers(
     /** The same with another working max of its own. */
     public LiftNumbers withWorkingMax(Mass max) {
         return new LiftNumbers(
-                Optional.of(max), estimate, curve, Optional.empty(), estimateThrough, references, gain, figures);
+                Optional.of(max),
+                estimate,
+                curve,
+                Optional.empty(),
+                estimateThrough,
+                references,
+                gain,
+                figures,
+                leaning);
     }
 
     /**
@@ -148,6 +197,7 @@ public record LiftNumbers(
                 guess ? Optional.of(ratio) : estimateThrough,
                 references,
                 gain,
-                figures);
+                figures,
+                leaning == 0 ? parent.leaning : leaning);
     }
 }

@@ -131,17 +131,15 @@ final class Questions {
         if (part.basis().rating().isEmpty() || !lastOfPart || !isATop(slot)) {
             return Optional.empty();
         }
-        int halves = BarSequence.halvesOver(last.set(), part.basis());
+        Rpe asked = part.basis().rating().get();
+        LiftNumbers numbers = resolver.numbers(last.set().lift());
+        LiftedSet heard = numbers.heard(last.set(), asked);
+        int halves = BarSequence.halvesOver(heard, part.basis());
         boolean held = rules.held().contains(last.set().lift());
         if (Math.abs(halves) < HALVES_FAR_OFF || held && halves < 0) {
             return Optional.empty();
         }
-        Optional<Mass> another = NextLoad.after(
-                        last.set(),
-                        part.reps(),
-                        part.basis().rating().get(),
-                        resolver.numbers(last.set().lift()).curve(),
-                        NextLoad.UP)
+        Optional<Mass> another = NextLoad.after(heard, part.reps(), asked, numbers.curve(), NextLoad.UP)
                 .flatMap(load -> resolver.kit(last.set().lift()).map(loads -> loads.round(load, resolver.rounding())));
         return Optional.of(
                 new Question.TopOffTarget(last.task(), halves, !last.set().made(), another));

@@ -51,6 +51,8 @@ public record SessionPlan(
         ASKED,
         /** The rating of the set before it. */
         LAST_SET,
+        /** The same, allowing for how the lifter's ratings lean. */
+        LAST_SET_AS_MEANT,
         /** Somebody decided so on the floor. */
         DECIDED
     }

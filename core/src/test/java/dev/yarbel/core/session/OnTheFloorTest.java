@@ -361,6 +361,46 @@ class OnTheFloorTest {
 
     // ---- what a set changes
 
+    /**
+     * After 162.5 for five, asked for at 8, by somebody who hides two repetitions (−4 halves), or counts two that are not there (4).
+     * What is hidden holds a load and never puts anything on; what is counted too many takes some off.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0, 9.5, down, LAST_SET",
+        "-4, 9.5, same, ASKED",
+        "-4, 10, down, LAST_SET",
+        "-4, missed, down, LAST_SET",
+        "-4, 8, same, ASKED",
+        "-4, 7, up, LAST_SET",
+        "0, 8, same, ASKED",
+        "4, 8, down, LAST_SET_AS_MEANT",
+        "4, 7, down, LAST_SET_AS_MEANT",
+        "4, 6, same, ASKED",
+        "4, easy, up, LAST_SET"
+    })
+    void aRatingIsHeardAsItIsMeant(int leaning, String said, String next, Because because) {
+        Resolver leans = new Resolver(
+                KitInUse.of(Kits.kg()),
+                Rounding.NEAREST,
+                Numbers.of(Map.of(Lift.SQUAT, numbers(180, 200).leaning(leaning))));
+        slot("A", Lift.SQUAT, "4x5 @8");
+        lifted("A.1", "162.5", said.equals("missed") ? 4 : 5, said);
+        Task second = SessionPlan.of(
+                        leans, new FloorRules(Catalogue.STANDARD, even, held), Amended.of(day, amendments), done)
+                .tasks()
+                .stream()
+                .filter(task -> task.key().toString().equals("A.2"))
+                .findFirst()
+                .orElseThrow();
+        Mass load = second.loading().orElseThrow().total();
+        String went = load.isGreaterThan(Mass.of("162.5", KG))
+                ? "up"
+                : load.isLessThan(Mass.of("162.5", KG)) ? "down" : "same";
+        assertThat(went).isEqualTo(next);
+        assertThat(second.because()).isEqualTo(because);
+    }
+
     @Test
     void climbingSetsGoUpByTheLastRatingUntilOneRatesSo() {
         slot("A", Lift.SQUAT, "climb 8 to @8");

@@ -154,7 +154,12 @@ public record LiftRecord(
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
                 .forEach(max -> repMaxes.put(max.reps(), max.load()));
+        int leaning = learnt.bias
+                .filter(RatingBias::isTelling)
+                .map(bias -> (int) Math.round(2 * bias.reps().doubleValue()))
+                .orElse(0);
         return new LiftNumbers(workingMax, estimate().map(MaxEstimate::max), curve())
+                .leaning(leaning)
                 .with(new References(
                         newest(RecordedMax.Kind.CONTEST).map(RecordedMax::load),
                         newest(RecordedMax.Kind.GOAL).map(RecordedMax::load),
