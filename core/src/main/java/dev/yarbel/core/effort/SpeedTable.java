@@ -144,25 +144,6 @@ public final class SpeedTable {
                 || lines.stream().mapToDouble(Line::speed).distinct().count() < LEAST_SPEEDS;
     }
 
-    /** The speed of the last repetition with so much left; empty where it is thin, or beyond what was measured. */
-    public Optional<BarSpeed> speed(Rpe rating) {
-        int halves = rating.halvesLeft();
-        if (isThin() || halves < lines.get(0).halvesLeft || halves > last().halvesLeft) {
-            return Optional.empty();
-        }
-        Line below = lines.get(0);
-        for (Line line : lines) {
-            if (line.halvesLeft >= halves) {
-                double share = line.halvesLeft == below.halvesLeft
-                        ? 0
-                        : (double) (halves - below.halvesLeft) / (line.halvesLeft - below.halvesLeft);
-                return Optional.of(speedOf(below.speed + share * (line.speed - below.speed)));
-            }
-            below = line;
-        }
-        throw new AssertionError("the last line is the easiest");
-    }
-
     /**
      * What a speed of the last repetition rates, to the half; empty where the table is thin, or the speed lies further beyond what was measured
      * than sets usually lie from the table.

@@ -77,18 +77,6 @@ public record SetUp(
         way = Collections.unmodifiableMap(figures);
     }
 
-    /** Only what hangs on the bar. */
-    public static SetUp with(AccommodatingResistance changing) {
-        return new SetUp(
-                Set.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(changing.setUp()),
-                Set.of(),
-                Set.of(),
-                Map.of());
-    }
-
     /** Only a manner. */
     public static SetUp of(Manner manner) {
         return new SetUp(

@@ -31,13 +31,13 @@ class SpeedTableTest {
     private static final SpeedTable SQUAT = table("10 0.22", "9 0.27", "8 0.31", "7 0.37");
 
     @Test
-    void itIsReadBothWays() {
+    void itHoldsWhatWasMeasured() {
         assertThat(SQUAT.isThin()).isFalse();
         assertThat(SQUAT.sets()).isEqualTo(12);
         assertThat(SQUAT.spread().millimetres()).isBetween(9, 12);
-        assertThat(SQUAT.speed(Rpe.of(8))).contains(BarSpeed.parse("0.31"));
-        assertThat(SQUAT.speed(Rpe.parse("8.5"))).contains(BarSpeed.parse("0.29"));
-        assertThat(SQUAT.speed(Rpe.of(6))).isEmpty();
+        assertThat(SQUAT.lines())
+                .extracting(line -> line.barSpeed().toHundredths())
+                .containsExactly("0.22", "0.27", "0.31", "0.37");
         assertThat(SQUAT.lines())
                 .extracting(SpeedTable.Line::rating)
                 .containsExactly(Rpe.LIMIT, Rpe.of(9), Rpe.of(8), Rpe.of(7));
@@ -73,7 +73,7 @@ class SpeedTableTest {
                 .isEmpty();
         SpeedTable three = table("10 0.22", "9 0.27", "8 0.31");
         assertThat(three.isThin()).isTrue();
-        assertThat(three.speed(Rpe.of(9))).isEmpty();
+        assertThat(three.rating(BarSpeed.parse("0.27"))).isEmpty();
         SpeedTable flat = table("10 0.3", "9 0.29", "8 0.28", "7 0.27");
         assertThat(flat.isThin()).isTrue();
     }

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 @Component
 class FinishedWorks {
 
-    /** Of all lifters together: some 100 MB at most. */
+    /** Of all lifters together; half a year of one has some two thousand. */
     private static final long MOST_SETS = 100_000;
 
     private final Cache<Long, Known> latest = Caffeine.newBuilder()
