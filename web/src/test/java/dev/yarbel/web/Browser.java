@@ -263,16 +263,37 @@ public final class Browser implements AutoCloseable {
     /** Clicks until what follows is there: as {@link #unfold}, for what shows at once that it was pressed. */
     public void clickUntil(String css, String where, String part) {
         waitFor(d -> {
+            if (shows(where, part)) {
+                return true;
+            }
             click(css);
             Instant seen = Instant.now().plus(SHOWS);
             while (Instant.now().isBefore(seen)) {
-                if (d.findElements(By.cssSelector(where)).stream()
-                        .anyMatch(e -> e.getText().contains(part))) {
+                if (shows(where, part)) {
                     return true;
                 }
             }
             return null;
         });
+    }
+
+    /** Whether it is there now. What is just being swapped is not: looked at once more, it must not be clicked again. */
+    private boolean shows(String where, String part) {
+        try {
+            return all(where).stream().anyMatch(e -> e.getText().contains(part));
+        } catch (StaleElementReferenceException swapped) {
+            return false;
+        } catch (WebDriverException swapped) {
+            if (isSwapped(swapped)) {
+                return false;
+            }
+            throw swapped;
+        }
+    }
+
+    /** The driver's other way to say that an element went stale between two of its steps. */
+    private static boolean isSwapped(WebDriverException said) {
+        return String.valueOf(said.getMessage()).contains("does not belong to the document");
     }
 
     /** A tap, as a finger makes it. */
@@ -304,8 +325,7 @@ public final class Browser implements AutoCloseable {
                     try {
                         return condition.apply((ChromeDriver) d);
                     } catch (WebDriverException swapped) {
-                        // the driver's other way to say that an element went stale between two of its steps
-                        if (String.valueOf(swapped.getMessage()).contains("does not belong to the document")) {
+                        if (isSwapped(swapped)) {
                             return null;
                         }
                         throw swapped;
@@ -314,8 +334,7 @@ public final class Browser implements AutoCloseable {
     }
 
     public void waitForText(String css, String part) {
-        waitFor(d -> d.findElements(By.cssSelector(css)).stream()
-                .anyMatch(e -> e.getText().contains(part)));
+        waitFor(d -> shows(css, part));
     }
 
     /** What a script gives; a promise is waited for. */
