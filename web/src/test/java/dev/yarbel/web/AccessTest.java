@@ -151,6 +151,7 @@ class AccessTest {
             entry("POST /lifters/{id}/book/lifts/{lift}/event-load", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/mastery", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/max", May.THEIR_COACH),
+            entry("POST /lifters/{id}/book/lifts/{lift}/ratings", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/ratio", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/set-up", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/lifts/{lift}/working-max", May.THEIR_COACH),

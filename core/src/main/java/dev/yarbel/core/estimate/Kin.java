@@ -6,10 +6,12 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.record.UsualKit;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** How a lifter's lifts hang together: which is a variation of which, and whose curve it follows. */
 final class Kin {
@@ -69,6 +71,11 @@ final class Kin {
         return overrules.curves().containsKey(owner)
                 ? StartingCurve.decided(overrules.curves().get(owner))
                 : StartingCurve.USUAL;
+    }
+
+    /** How the ratings of a family of lifts lean, where the coach decided that. */
+    Optional<BigDecimal> decidedBias(Lift root) {
+        return Optional.ofNullable(overrules.biases().get(root));
     }
 
     boolean flatters(Lift lift) {

@@ -107,8 +107,7 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
 
         /** Whether it only says that the max is at least so much: it was made, and easy or not rated, or some of it was helped or broken. */
         public boolean isLeast() {
-            return set.cleanReps() < set.reps()
-                    || set.made() && set.effort().rating().isEmpty();
+            return set.cleanReps() < set.reps() || set.made() && set.rating().isEmpty();
         }
     }
 }

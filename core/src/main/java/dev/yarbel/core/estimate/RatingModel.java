@@ -37,6 +37,23 @@ final class RatingModel {
     record Said(double left, RealVector slope, double noise) {}
 
     /**
+     * How the ratings of a family of lifts lean.
+     *
+     * @param reps what is said beyond what is left
+     * @param derivatives how that hangs on what is unknown; none where the coach decided it
+     */
+    record Lean(double reps, Map<Unknown, Double> derivatives) {}
+
+    Lean lean(Lift root) {
+        Unknown own = new Unknown.Bias(root);
+        return kin.decidedBias(root)
+                .map(decided -> new Lean(decided.doubleValue(), Map.of()))
+                .orElseGet(() -> new Lean(
+                        unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(own),
+                        Map.of(Unknown.OfLifter.BIAS, 1.0, own, 1.0)));
+    }
+
+    /**
      * @param load in kg
      */
     Said of(Circumstances under, double load, int reps) {
@@ -44,12 +61,9 @@ final class RatingModel {
         SetModel.CanDo can = model.canDo(under, load, reps > 1);
         double left = can.reps() - reps;
         Map<Unknown, Double> derivatives = new LinkedHashMap<>(can.derivatives());
-        derivatives.put(Unknown.OfLifter.BIAS, 1.0);
-        derivatives.put(new Unknown.Bias(root), 1.0);
+        Lean lean = lean(root);
+        derivatives.putAll(lean.derivatives());
         double spread = NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, reps - 1);
-        return new Said(
-                left + unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(new Unknown.Bias(root)),
-                unknowns.slope(derivatives),
-                spread * spread + ROUNDING);
+        return new Said(left + lean.reps(), unknowns.slope(derivatives), spread * spread + ROUNDING);
     }
 }

@@ -37,7 +37,8 @@ public record SameRating(Rpe rating, int times, int sets) {
     public static Optional<SameRating> of(Collection<LiftedSet> lifted, RepCurve curve) {
         List<LiftedSet> rated = lifted.stream()
                 .filter(set -> set.repsThatEstimate().isPresent()
-                        && set.effort().rating().isPresent())
+                        && set.effort().rating().isPresent()
+                        && !set.provesTheLimit())
                 .toList();
         if (rated.size() < LEAST_SETS) {
             return Optional.empty();

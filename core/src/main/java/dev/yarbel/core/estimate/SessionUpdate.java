@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 import org.hipparchus.linear.RealVector;
 
 /** One session's corrections of what is believed of a lifter, set by set; made for one day and thrown away. */
@@ -31,6 +32,8 @@ final class SessionUpdate {
     private static final double SLIP = 5;
     /** Bounds that hold so seldom are a slip. */
     private static final double SELDOM = 0.0005;
+    /** What somebody stands by is a slip more seldom. */
+    private static final double HARDLY_EVER = 1e-8;
     /** A rating of more than four left begins where 4 ends. */
     private static final double EASY = 4.25;
 
@@ -64,6 +67,9 @@ final class SessionUpdate {
     private final Map<Lift, Double> heaviestSingle = new HashMap<>();
     private final List<Made> made = new ArrayList<>();
     private final List<Made> easy = new ArrayList<>();
+    /** Of which somebody says that nothing more would have gone. */
+    private final List<Made> limits = new ArrayList<>();
+
     private final Map<Lift, Told> told = new LinkedHashMap<>();
 
     SessionUpdate(Kin kin, LifterProcess process, Set<Ingredient> without, LifterBelief before) {
@@ -177,8 +183,7 @@ final class SessionUpdate {
         } else {
             beginApart(under, set);
         }
-        if (set.effort().isMissed()
-                || set.effort().rating().filter(Rpe::estimates).isPresent()) {
+        if (set.effort().isMissed() || set.rating().filter(Rpe::estimates).isPresent()) {
             setsDone.merge(root, 1, Integer::sum);
         }
         if (setUp.isPlain() && set.reps() == 1 && set.made()) {
@@ -256,8 +261,14 @@ final class SessionUpdate {
             made.add(new Made(under, part));
             return;
         }
-        if (set.effort().isMissed()) {
+        if (set.provesTheLimit()) {
             bound(under, set, new Bounds(set.reps() == 0 ? -BEYOND : set.reps(), set.reps() + 1));
+            if (set.made()) {
+                limits.add(new Made(under, part));
+            }
+            return;
+        }
+        if (set.effort().isMissed()) {
             return;
         }
         if (isEasy(set)) {
@@ -278,6 +289,11 @@ final class SessionUpdate {
 
         LiftedSet set() {
             return part.set;
+        }
+
+        /** Of the lift itself, as it is usually done. */
+        private boolean isOf(Lift lift) {
+            return under.setUp().isPlain() && set().lift().equals(lift);
         }
     }
 
@@ -323,7 +339,7 @@ final class SessionUpdate {
                     can.reps(),
                     DOUBT_OF_REPS * DOUBT_OF_REPS,
                     bounds,
-                    SELDOM,
+                    set.details().proof().isPresent() ? HARDLY_EVER : SELDOM,
                     alone(under));
         }
     }
@@ -363,14 +379,15 @@ final class SessionUpdate {
         }
     }
 
-    /** What is beyond the most that a session may move a max by becomes doubt: the next session has its way if it agrees. */
+    /**
+     * What is beyond the most that a session may move a max by becomes doubt: the next session has its way if it agrees. What proves where the limit
+     * was may move it as far as to what that would be on a good day, or on a bad one.
+     */
     private void boundTheStep(Lift root, double before) {
         Unknown max = new Unknown.Max(root);
         double moved = unknowns.mean(max) - before;
-        double most = Math.max(MOST_STEP, Math.sqrt(unknowns.variance(max)));
-        if (moved > 0) {
-            most = Math.max(most, Math.log(heaviestOf(root)) - GOOD_DAY - before);
-        }
+        double usual = Math.max(MOST_STEP, Math.sqrt(unknowns.variance(max)));
+        double most = Math.max(usual, moved > 0 ? provenAbove(root) - before : before - provenBelow(root));
         if (Math.abs(moved) > most && !without.contains(Ingredient.BOUNDED_STEP)) {
             double surplus = Math.abs(moved) - most;
             unknowns.shift(max, -Math.signum(moved) * surplus);
@@ -378,15 +395,23 @@ final class SessionUpdate {
         }
     }
 
-    /** The heaviest single of the root itself that was made in this session, in kg; nothing where there was none. */
-    private double heaviestOf(Lift root) {
-        return made.stream()
-                .filter(one -> one.under.setUp().isPlain()
-                        && one.set().lift().equals(root)
-                        && one.set().reps() == 1)
+    /** What the singles that were made and the limits that were found in this session prove at least of a root itself, on a good day. */
+    private double provenAbove(Lift root) {
+        double singles = made.stream()
+                .filter(one -> one.isOf(root) && one.set().reps() == 1)
                 .mapToDouble(one -> StrengthFilter.kg(one.set().load()))
                 .max()
                 .orElse(0);
+        return Math.log(Math.max(singles, limits(root).max().orElse(0))) - GOOD_DAY;
+    }
+
+    private double provenBelow(Lift root) {
+        return Math.log(limits(root).max().orElse(Double.POSITIVE_INFINITY)) + GOOD_DAY;
+    }
+
+    /** What the sets to the limit speak for, in kg. */
+    private DoubleStream limits(Lift root) {
+        return limits.stream().filter(one -> one.isOf(root)).mapToDouble(one -> one.part.speaksFor);
     }
 
     private double speaksFor(Circumstances under, LiftedSet set) {
@@ -403,7 +428,7 @@ final class SessionUpdate {
     private static boolean isShown(Part part) {
         return part.surer > TELLING
                 || part.set.effort().isMissed()
-                || part.set.effort().rating().isPresent();
+                || part.set.rating().isPresent();
     }
 
     private MaxEstimate.Movement movement(Lift lift, Told of) {

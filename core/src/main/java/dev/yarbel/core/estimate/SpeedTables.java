@@ -53,7 +53,7 @@ public final class SpeedTables {
     /** Adds what was measured in a session: rated sets of the plain lift, made cleanly and alone. */
     public void add(LiftedSession session) {
         for (LiftedSet set : session.sets()) {
-            Optional<Rpe> rating = set.effort().rating().filter(Rpe::estimates);
+            Optional<Rpe> rating = set.rating().filter(Rpe::estimates);
             if (rating.isPresent()
                     && set.details().speed().isPresent()
                     && set.cleanReps() == set.reps()

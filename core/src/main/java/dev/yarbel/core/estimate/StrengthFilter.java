@@ -172,17 +172,16 @@ public final class StrengthFilter {
      */
     public record Standing(Mass max, Mass spread) {}
 
-    /** How the lifter's ratings lean in a lift; empty where nothing is known of its family. */
+    /** How the lifter's ratings lean in a lift, as the coach decided or as learnt; empty where nothing is known of its family. */
     public Optional<RatingBias> ratingBias(LifterBelief belief, Lift lift) {
         Lift root = kin.root(lift);
         if (!belief.knows(root)) {
             return Optional.empty();
         }
         Gaussian unknowns = belief.unknowns();
-        Unknown own = new Unknown.Bias(root);
-        return Optional.of(RatingBias.of(
-                unknowns.mean(Unknown.OfLifter.BIAS) + unknowns.mean(own),
-                Math.sqrt(unknowns.varianceOf(unknowns.slope(Map.of(Unknown.OfLifter.BIAS, 1.0, own, 1.0))))));
+        RatingModel.Lean lean = new RatingModel(unknowns, kin).lean(root);
+        return Optional.of(
+                RatingBias.of(lean.reps(), Math.sqrt(unknowns.varianceOf(unknowns.slope(lean.derivatives())))));
     }
 
     /** The rep curve of a lift as learnt, near the usual one while little is known; empty where nothing is known of its family. */

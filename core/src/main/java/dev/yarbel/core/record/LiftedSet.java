@@ -53,12 +53,37 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
     }
 
     /**
+     * Whether its repetitions were all that would go, and that is more than somebody's word: a set that was taken to the limit and said to be,
+     * with nobody's help, or one missed for want of strength. A rating of 10 alone is none of that.
+     */
+    public boolean provesTheLimit() {
+        boolean failed = effort.isMissed()
+                && details.missedBy()
+                        .filter(why -> why != SetDetails.MissedBy.STRENGTH)
+                        .isEmpty();
+        return failed && cleanReps() == reps || takenToTheLimit();
+    }
+
+    private boolean takenToTheLimit() {
+        return made()
+                && cleanReps() == reps
+                && details.proof().filter(SetDetails.Proof.LIMIT_SET::equals).isPresent();
+    }
+
+    /** What the lifter rated it, or 10 where it was taken to the limit: then nobody need guess. */
+    public Optional<Rpe> rating() {
+        return takenToTheLimit() ? Optional.of(Rpe.LIMIT) : effort.rating();
+    }
+
+    /**
      * The rating that counts: the lifter's own, moved by half a point at most toward what others saw of the set. A video, a
      * partner, a coach and the bar's speed that agree still move it by half a point; where as many see it harder as easier they move it by nothing (common practice,
-     * no source).
+     * no source). After a set that was taken to the limit it is 10, whatever was said.
      */
     public Optional<Rpe> ratingOnRecord() {
-        return effort.rating().map(own -> own.towards(Integer.signum(details.harderThan(own))));
+        return takenToTheLimit()
+                ? rating()
+                : effort.rating().map(own -> own.towards(Integer.signum(details.harderThan(own))));
     }
 
     /**
@@ -75,7 +100,7 @@ public record LiftedSet(Lift lift, Mass load, int reps, Effort effort, SetDetail
                         .isPresent()) {
             return Optional.empty();
         }
-        Optional<Rpe> rated = effort.isMissed() && reps > 0 ? Optional.of(Rpe.LIMIT) : effort.rating();
+        Optional<Rpe> rated = effort.isMissed() && reps > 0 ? Optional.of(Rpe.LIMIT) : rating();
         return rated.filter(Rpe::estimates).map(rpe -> RepsInAll.of(reps, rpe)).filter(RepsInAll::estimates);
     }
 }

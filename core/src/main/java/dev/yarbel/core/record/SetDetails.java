@@ -27,6 +27,7 @@ import java.util.Set;
  * @param asked how it was to be done
  * @param setUp figures really used where they were other than on the lifter's card, up to {@link #LONGEST_FIGURE} characters
  * @param reps which repetitions the lifter found clean; empty when nobody looked
+ * @param proof why the set is more than somebody's word; empty for most
  * @param bySpeed what the speed of the last repetition rates by the lifter's own table; empty where it was not held against one
  */
 public record SetDetails(
@@ -43,6 +44,7 @@ public record SetDetails(
         SetUp asked,
         Map<SetUpMeasure, String> setUp,
         Optional<RepsSeen> reps,
+        Optional<Proof> proof,
         Optional<Rpe> bySpeed) {
 
     public static final int LONGEST_NOTE = 500;
@@ -64,6 +66,7 @@ public record SetDetails(
             SetUp.PLAIN,
             Map.of(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
 
     /** What is set down of a set; nothing was held against a table yet. */
@@ -80,7 +83,8 @@ public record SetDetails(
             Optional<Length> distance,
             SetUp asked,
             Map<SetUpMeasure, String> setUp,
-            Optional<RepsSeen> reps) {
+            Optional<RepsSeen> reps,
+            Optional<Proof> proof) {
         this(
                 helped,
                 missedBy,
@@ -95,6 +99,7 @@ public record SetDetails(
                 asked,
                 setUp,
                 reps,
+                proof,
                 Optional.empty());
     }
 
@@ -111,6 +116,14 @@ public record SetDetails(
         STRAIN_AT_WORK,
         /** Lifted, but not by the rules: early on a command, short of depth. */
         CALL
+    }
+
+    /** What makes a set more than somebody's word. */
+    public enum Proof {
+        /** It went on until no further clean repetition would go. */
+        LIMIT_SET,
+        /** At a contest, before its judges. */
+        CONTEST_ATTEMPT
     }
 
     /** How a video was judged, by the slowest part of the repetition. */
@@ -213,6 +226,7 @@ public record SetDetails(
                 asked,
                 setUp,
                 reps,
+                proof,
                 Optional.of(rating));
     }
 
@@ -226,6 +240,26 @@ public record SetDetails(
         return with(helped, missedBy, speed, coach, note, how);
     }
 
+    /** The same with a proof. */
+    public SetDetails proven(Proof by) {
+        return new SetDetails(
+                helped,
+                missedBy,
+                speed,
+                worn,
+                video,
+                partner,
+                coach,
+                note,
+                time,
+                distance,
+                asked,
+                setUp,
+                reps,
+                Optional.of(by),
+                bySpeed);
+    }
+
     private SetDetails with(
             int help,
             Optional<MissedBy> why,
@@ -234,6 +268,7 @@ public record SetDetails(
             Optional<String> words,
             SetUp how) {
         return new SetDetails(
-                help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps, bySpeed);
+                help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps, proof,
+                bySpeed);
     }
 }

@@ -72,8 +72,8 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
                         && past.set.load().isPositive()
                         && past.set.details().helped() == 0
                         && (!past.set.details().asked().changesTheLoad() || !kind.isPlain()))
-                .flatMap(past -> past.set.effort().rating().stream()
-                        .map(rpe -> new Best(past.on, past.set.load(), past.set.reps(), rpe)))
+                .flatMap(past ->
+                        past.set.rating().stream().map(rpe -> new Best(past.on, past.set.load(), past.set.reps(), rpe)))
                 .filter(best -> best.rpe.compareTo(most) <= 0)
                 .max(Comparator.comparing(Best::load).thenComparing(Best::on));
     }
@@ -86,7 +86,7 @@ public record Best(LocalDate on, Mass load, int reps, Rpe rpe) {
      */
     public static boolean isNew(PastSet set, Collection<PastSet> before) {
         return set.set.made()
-                && set.set.effort().rating().stream()
+                && set.set.rating().stream()
                         .flatMap(rpe -> of(before, set.set.lift(), set.kind, set.backOff, set.set.reps(), rpe).stream())
                         .anyMatch(best -> best.load.isLessThan(set.set.load()));
     }

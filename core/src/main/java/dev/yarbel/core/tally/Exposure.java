@@ -65,7 +65,7 @@ public record Exposure(Mass heaviest, int hardReps, boolean done, Judgement judg
     private static int halvesOverTheTarget(List<PrescribedSets> day, DoneSet done) {
         for (PrescribedSets prescription : day) {
             Optional<Rpe> asked = prescription.part().basis().rating();
-            Optional<Rpe> rated = done.set().effort().rating();
+            Optional<Rpe> rated = done.set().rating();
             if (prescription.isAnsweredBy(done.task()) && asked.isPresent() && rated.isPresent()) {
                 return asked.get().halvesLeft() - rated.get().halvesLeft();
             }

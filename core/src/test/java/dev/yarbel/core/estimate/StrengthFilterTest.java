@@ -225,6 +225,7 @@ class StrengthFilterTest {
                 Optional.empty(),
                 SetUp.PLAIN,
                 Map.of(),
+                Optional.empty(),
                 Optional.empty());
         LiftedSet eight = squat(180, 2, "8");
         assertThat(eight.ratingOnRecord()).contains(Rpe.of(8));
@@ -274,7 +275,7 @@ class StrengthFilterTest {
 
     @Test
     void aCurveTheCoachDecidedOnIsKept() {
-        Overrules decided = new Overrules(Map.of(Lift.SQUAT, OneParameterCurve.of("0.05")), Map.of());
+        Overrules decided = new Overrules(Map.of(Lift.SQUAT, OneParameterCurve.of("0.05")), Map.of(), Map.of());
         StrengthFilter filter = new StrengthFilter(Catalogue.STANDARD, decided);
         StrengthHistory history = StrengthHistory.of(
                 filter, List.of(SQUAT_200), List.of(on(1, squat(195, 1, "9")), on(3, squat(165, 8, "8"))));
@@ -341,7 +342,7 @@ class StrengthFilterTest {
 
     @Test
     void aRatioTheCoachDecidedOnIsKept() {
-        Overrules decided = new Overrules(Map.of(), Map.of(CLOSE_GRIP, Percent.of(97)));
+        Overrules decided = new Overrules(Map.of(), Map.of(CLOSE_GRIP, Percent.of(97)), Map.of());
         StrengthHistory history = StrengthHistory.of(
                 new StrengthFilter(Catalogue.STANDARD, decided),
                 List.of(BENCH_140),

@@ -45,6 +45,7 @@ class SetUpTest {
                         Optional.empty(),
                         SetUp.parse(asked),
                         used,
+                        Optional.empty(),
                         Optional.empty()));
     }
 

@@ -17,7 +17,6 @@ import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.UsualKit;
@@ -30,12 +29,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -151,13 +150,8 @@ public class Book {
             List<LiftedSession> finished,
             Catalogue catalogue,
             UsualKit usual) {
-        Map<Lift, RepCurve> curves = new HashMap<>();
-        Map<Lift, Percent> ratios = new HashMap<>();
-        recorded.keySet().forEach(row -> {
-            row.decidedCurve().ifPresent(curve -> curves.put(row.lift(), curve));
-            row.ratio().ifPresent(ratio -> ratios.put(row.lift(), ratio));
-        });
-        Overrules overrules = new Overrules(curves, ratios);
+        Decisions decisions = Decisions.of(recorded.keySet());
+        Overrules overrules = decisions.overrules();
         LifterStrength strength = workedOut(
                 new StrengthFilter(catalogue, overrules, usual),
                 onRecord(
@@ -166,8 +160,13 @@ public class Book {
                         recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
                 finished);
         SpeedTables speeds = SpeedTables.of(usual, finished);
-        Stream<LiftRecord> known =
-                recorded.entrySet().stream().map(lift -> standing(lift.getKey(), lift.getValue(), strength, speeds));
+        Function<Lift, LiftRecord.Learnt> learnt =
+                lift -> learnt(lift, decisions, catalogue.root(lift), strength, speeds);
+        Stream<LiftRecord> known = recorded.entrySet().stream()
+                .map(lift -> standing(
+                        lift.getKey(),
+                        lift.getValue(),
+                        learnt.apply(lift.getKey().lift())));
         // what was lifted without ever having been set up stands there too
         Stream<LiftRecord> liftedOnly = finished.stream()
                 .flatMap(session -> session.sets().stream())
@@ -176,7 +175,7 @@ public class Book {
                 .filter(lift ->
                         recorded.keySet().stream().noneMatch(row -> row.lift().equals(lift))
                                 && strength.estimate(lift).isPresent())
-                .map(lift -> LiftRecord.lifted(lift, learnt(lift, Optional.empty(), strength, speeds)));
+                .map(lift -> LiftRecord.lifted(lift, learnt.apply(lift)));
         return Stream.concat(known, liftedOnly).toList();
     }
 
@@ -192,14 +191,12 @@ public class Book {
                 .toList();
     }
 
-    private static LiftRecord standing(
-            LiftNumbersEntity row, List<SetDownMax> own, LifterStrength strength, SpeedTables speeds) {
-        Lift lift = row.lift();
+    private static LiftRecord standing(LiftNumbersEntity row, List<SetDownMax> own, LiftRecord.Learnt learnt) {
         return new LiftRecord(
-                lift,
+                row.lift(),
                 row.workingMax(),
                 own,
-                learnt(lift, row.decidedCurve(), strength, speeds),
+                learnt,
                 row.ratio(),
                 row.eventLoad(),
                 row.mastery(),
@@ -208,12 +205,14 @@ public class Book {
     }
 
     private static LiftRecord.Learnt learnt(
-            Lift lift, Optional<RepCurve> decided, LifterStrength strength, SpeedTables speeds) {
+            Lift lift, Decisions decisions, Lift root, LifterStrength strength, SpeedTables speeds) {
+        Optional<RepCurve> decided = Optional.ofNullable(decisions.curves().get(lift));
         return new LiftRecord.Learnt(
                 strength.estimate(lift),
                 decided.or(() -> strength.curve(lift)).orElse(RepCurve.DEFAULT),
                 decided.isPresent(),
                 strength.ratingBias(lift),
+                Optional.ofNullable(decisions.biases().get(root)),
                 strength.settling(lift),
                 strength.setUps(lift),
                 speeds.of(lift),
@@ -226,13 +225,7 @@ public class Book {
      * @param curve empty where each lift's is learnt
      */
     Map<Lift, Optional<MaxEstimate>> estimatesBy(Optional<RepCurve> curve, LifterRecord standing) {
-        Map<Lift, RepCurve> curves = new HashMap<>();
-        Map<Lift, Percent> ratios = new HashMap<>();
-        standing.lifts().forEach(lift -> {
-            curve.ifPresent(one -> curves.put(lift.lift(), one));
-            lift.ratio().ifPresent(ratio -> ratios.put(lift.lift(), ratio));
-        });
-        Overrules overrules = new Overrules(curves, ratios);
+        Overrules overrules = Decisions.of(standing.lifts(), curve).overrules();
         List<RecordedMax> maxes =
                 standing.lifts().stream().flatMap(lift -> lift.maxes().stream()).toList();
         UsualKit usual = usualKit(standing.catalogue(), maxes.stream());

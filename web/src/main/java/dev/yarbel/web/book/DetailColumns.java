@@ -66,6 +66,9 @@ class DetailColumns {
     private String repsSeen;
     private String coachRepsSeen;
 
+    @Enumerated(EnumType.STRING)
+    private SetDetails.Proof proof;
+
     protected DetailColumns() {}
 
     DetailColumns(SetDetails details) {
@@ -90,6 +93,7 @@ class DetailColumns {
                         .toList();
         repsSeen = details.reps().map(RepsSeen::toString).orElse(null);
         coachRepsSeen = details.coach().reps().map(RepsSeen::toString).orElse(null);
+        proof = details.proof().orElse(null);
     }
 
     /** What a row of {@link LogReader} says of a set. */
@@ -117,6 +121,7 @@ class DetailColumns {
         columns.setUp = setUp == null ? null : List.of((String[]) setUp.getArray());
         columns.repsSeen = row.getString("reps_seen");
         columns.coachRepsSeen = row.getString("coach_reps_seen");
+        columns.proof = choice(SetDetails.Proof.class, row.getString("proof"));
         return columns.details();
     }
 
@@ -147,7 +152,8 @@ class DetailColumns {
                 Optional.ofNullable(distance),
                 doneAs == null ? SetUp.PLAIN : SetUp.parse(doneAs),
                 figures(),
-                Optional.ofNullable(repsSeen).map(RepsSeen::parse));
+                Optional.ofNullable(repsSeen).map(RepsSeen::parse),
+                Optional.ofNullable(proof));
     }
 
     private Map<SetUpMeasure, String> figures() {
@@ -176,6 +182,7 @@ class DetailColumns {
                 && setUp == null
                 && repsSeen == null
                 && coachRepsSeen == null
-                && doneAs == null;
+                && doneAs == null
+                && proof == null;
     }
 }

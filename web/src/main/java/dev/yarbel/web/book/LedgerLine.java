@@ -2,6 +2,7 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.page.Words;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -98,9 +99,22 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case ACHE -> words.sayIfAny("tissue." + what, what);
             case ROSTER -> change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : what;
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
+            case RATINGS -> bias(what, words);
             case DOSE -> words.dose(what);
             default -> day(what, words);
         };
+    }
+
+    /** A decision of how ratings lean; nothing decided is learnt. */
+    static String bias(String reps, Words words) {
+        if (reps.equals("learnt")) {
+            return words.say("book.rates.learnt");
+        }
+        BigDecimal decided = new BigDecimal(reps);
+        String leans = decided.signum() < 0 ? "hides" : decided.signum() > 0 ? "claims" : "straight";
+        return words.say(
+                "book.rates." + leans,
+                words.figure(decided.abs().stripTrailingZeros().toPlainString()));
     }
 
     private static String set(String what, Words words) {

@@ -14,6 +14,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -41,6 +42,8 @@ class LiftNumbersEntity {
 
     private Percent ratio;
     private Mass eventLoad;
+    private BigDecimal ratingBias;
+    private String ratingBiasWhy;
 
     @Version
     private int version;
@@ -110,6 +113,16 @@ class LiftNumbersEntity {
 
     void decideCurve(Optional<RepCurve> curve) {
         repCurve = curve.map(RepCurve::key).orElse(null);
+    }
+
+    /** How ratings of it and its variations lean where the coach decided that. */
+    Optional<DecidedBias> decidedBias() {
+        return Optional.ofNullable(ratingBias).map(reps -> new DecidedBias(reps, ratingBiasWhy));
+    }
+
+    void decideBias(Optional<DecidedBias> bias) {
+        ratingBias = bias.map(DecidedBias::reps).orElse(null);
+        ratingBiasWhy = bias.map(DecidedBias::why).orElse(null);
     }
 
     void workingMax(Mass max) {

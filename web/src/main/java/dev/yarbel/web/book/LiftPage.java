@@ -21,6 +21,7 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.web.roster.LifterCard;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -68,16 +69,17 @@ record LiftPage(
      * How a lifter rates.
      *
      * @param rated sets of half a year that were rated from 6 up
-     * @param toTheLimit those of all that were missed, or rated 10
+     * @param toTheLimit how many showed where the limit was
+     * @param decided what the coach decided of it; null where it is learnt
      * @param same what nearly every set is called, though they differ; null where that is not so
      */
-    record Rates(RatingBias bias, long rated, long toTheLimit, SameRating same) {
+    record Rates(RatingBias bias, DecidedBias decided, long rated, long toTheLimit, SameRating same) {
 
         /** From fewer rated sets nothing is told; a starting value of ours. */
         private static final int LEAST_SETS = 8;
 
         public boolean tooFew() {
-            return rated < LEAST_SETS;
+            return decided == null && rated < LEAST_SETS;
         }
 
         static Optional<Rates> of(LiftRecord own, LifterRecord standing) {
@@ -88,10 +90,7 @@ record LiftPage(
                             .root(set.lift())
                             .equals(standing.catalogue().root(own.lift())))
                     .toList();
-            long limit = sets.stream()
-                    .filter(set -> set.effort().isMissed()
-                            || set.effort().rating().filter(Rpe.LIMIT::equals).isPresent())
-                    .count();
+            long limit = sets.stream().filter(LiftedSet::provesTheLimit).count();
             long rated = sets.stream()
                     .filter(set -> set.effort().rating().filter(Rpe::estimates).isPresent())
                     .count();
@@ -101,7 +100,11 @@ record LiftPage(
                                     .toList(),
                             own.curve())
                     .orElse(null);
-            return own.learnt().bias().filter(bias -> rated > 0).map(bias -> new Rates(bias, rated, limit, same));
+            DecidedBias decided = own.learnt().decidedBias().orElse(null);
+            return own.learnt()
+                    .bias()
+                    .filter(bias -> rated > 0 || decided != null)
+                    .map(bias -> new Rates(bias, decided, rated, limit, same));
         }
     }
 
@@ -242,6 +245,10 @@ record LiftPage(
         List<SetDownMax> newestFirst = new ArrayList<>(standing.setDown());
         Collections.reverse(newestFirst);
         return newestFirst;
+    }
+
+    public List<BigDecimal> biases() {
+        return DecidedBias.choices();
     }
 
     public Mastery[] masteries() {

@@ -53,6 +53,7 @@ public record LiftRecord(
      * @param curve what loads are planned by
      * @param decided the curve is the coach's, and not learnt
      * @param bias how the lifter's ratings lean in it
+     * @param decidedBias what the coach decided of that
      * @param settling the set that would settle a doubt about its max
      * @param setUps what is believed of its set-ups that have numbers of their own
      * @param speeds how fast its last repetition moves
@@ -63,6 +64,7 @@ public record LiftRecord(
             RepCurve curve,
             boolean decided,
             Optional<RatingBias> bias,
+            Optional<DecidedBias> decidedBias,
             Optional<SettlingSet> settling,
             List<SetUpStrength> setUps,
             Optional<SpeedTable> speeds,
@@ -72,6 +74,7 @@ public record LiftRecord(
                 Optional.empty(),
                 RepCurve.DEFAULT,
                 false,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),

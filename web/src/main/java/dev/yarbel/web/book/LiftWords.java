@@ -3,6 +3,7 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.lift.MasterySuggestion.Reason;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.web.page.Words;
+import java.math.BigDecimal;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -19,6 +20,11 @@ class LiftWords {
     /** A reason for a mastery. */
     public String reason(Reason reason) {
         return reason.accept(new Said(words.say("book.mastery.mastery." + reason.speaksFor())));
+    }
+
+    /** How ratings lean by decision, in repetitions said beyond those left. */
+    public String bias(BigDecimal reps) {
+        return LedgerLine.bias(reps.toPlainString(), words);
     }
 
     private final class Said implements Reason.Visitor<String> {

@@ -332,6 +332,30 @@ class LiftsController {
                         Optional.ofNullable(form.ratio()).map(Percent::of)));
     }
 
+    /** How ratings of a lift lean, in repetitions said beyond those left, and why; blank for what is learnt. */
+    record BiasForm(@Range(min = -4, max = 4) BigDecimal reps, String why) {
+
+        Optional<BigDecimal> decided() {
+            return Optional.ofNullable(reps).map(said -> DecidedBias.choices().stream()
+                    .filter(choice -> choice.compareTo(said) == 0)
+                    .findFirst()
+                    .orElseThrow(() -> new UnreadableException("read.choice").in("reps")));
+        }
+    }
+
+    @PostMapping("/{lift}/ratings")
+    ModelAndView ratings(
+            @AuthenticationPrincipal Person coach, LifterCard lifter, @PathVariable String lift, Sent<BiasForm> sent) {
+        Variation variation = starting.variation(lifter, lift);
+        return keep(
+                coach,
+                lifter,
+                lift,
+                "ratings",
+                sent,
+                form -> starting.bias(coach, lifter, variation, form.decided(), form.why()));
+    }
+
     /** The figures of a set-up card, as words. */
     record SetUpForm(Map<SetUpMeasure, @Size(max = 40) String> card) {}
 

@@ -37,7 +37,7 @@ class LogReader {
               s.effort_rating, s.minutes, s.count_said, s.coach_note as session_note,
               l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
               l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.done_as,
-              l.set_up, l.reps_seen, l.coach_reps_seen
+              l.set_up, l.reps_seen, l.coach_reps_seen, l.proof
             from training_session s left join logged_set l on l.session_id = s.id and l.club_id = s.club_id
             where s.club_id = ? and s.lifter_id = ?\s""";
 

@@ -21,6 +21,7 @@ import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
+import java.math.BigDecimal;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -38,6 +39,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class StartingNumbers {
+
+    private static final int MOST_REASON = 200;
 
     private final ClubLifts lifts;
     private final LiftNumbersRepository numbers;
@@ -267,6 +270,34 @@ class StartingNumbers {
                     before.map(words::percent).orElse(""),
                     share.map(words::percent).orElse(""));
         }
+    }
+
+    /**
+     * Decides how the ratings of a lift lean, of what it varies and of all that vary that; none goes back to what is learnt.
+     *
+     * @throws UnreadableException where something is decided and nobody says why
+     */
+    void bias(Person coach, LifterCard lifter, Variation variation, Optional<BigDecimal> reps, String why) {
+        Lift root = lifts.catalogue(lifter.clubId()).root(variation.lift());
+        Optional<DecidedBias> after = reps.map(decided ->
+                new DecidedBias(decided, Reading.field("why", why, text -> Reading.words(text, MOST_REASON))));
+        LiftNumbersEntity row = row(lifter, root);
+        Optional<DecidedBias> before = row.decidedBias();
+        if (!before.equals(after)) {
+            row.decideBias(after);
+            ledger.write(
+                    coach,
+                    lifter,
+                    ChangeKind.RATINGS,
+                    List.of(root.key()),
+                    after.map(DecidedBias::why),
+                    said(before),
+                    said(after));
+        }
+    }
+
+    private static String said(Optional<DecidedBias> bias) {
+        return bias.map(decided -> decided.reps().toPlainString()).orElse("learnt");
     }
 
     /** Sets down the load announced for the contest; none where none is any more. */

@@ -107,6 +107,10 @@ class FloorPage {
             return SetDetails.Video.values();
         }
 
+        public SetDetails.Proof[] proofs() {
+            return SetDetails.Proof.values();
+        }
+
         public Worn[] worn() {
             return Worn.values();
         }

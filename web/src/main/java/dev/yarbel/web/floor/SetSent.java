@@ -37,6 +37,7 @@ import org.hibernate.validator.constraints.Range;
  * @param at when it was lifted, in milliseconds of the epoch
  * @param wears the kit worn differs from the plan's, see {@code worn}
  * @param used figures of the set-up that were other than on the card
+ * @param proof what makes it more than the lifter's word
  * @param clean the repetitions were looked at, and all but the {@code broken} ones were clean
  */
 record SetSent(
@@ -59,6 +60,7 @@ record SetSent(
         Map<SetUpMeasure, @Size(max = SetDetails.LONGEST_FIGURE) String> used,
         Boolean clean,
         List<@Range(min = 1, max = 100) Integer> broken,
+        SetDetails.Proof proof,
         String confirmed,
         String meant) {
 
@@ -100,7 +102,8 @@ record SetSent(
                 Reading.fieldIfAny("distance", distance, text -> Reading.length(text, far(unit), NEAREST, FARTHEST)),
                 asked,
                 really(),
-                seen(done));
+                seen(done),
+                Optional.ofNullable(proof));
     }
 
     private Map<SetUpMeasure, String> really() {
@@ -157,7 +160,8 @@ record SetSent(
             String distance,
             Map<SetUpMeasure, String> used,
             boolean clean,
-            Set<String> broken) {
+            Set<String> broken,
+            String proof) {
 
         /**
          * What to show in a form: what was typed into it, else what is kept, else what is planned.
@@ -188,7 +192,8 @@ record SetSent(
                     state.concerns(name)
                             ? state.ticked(name, "clean", true)
                             : kept.reps().filter(RepsSeen::areClean).isPresent(),
-                    broken(state, name, kept));
+                    broken(state, name, kept),
+                    state.value(name, "proof", text(kept.proof())));
         }
 
         private static Map<SetUpMeasure, String> used(FormState state, String name, SetDetails kept) {
@@ -240,6 +245,7 @@ record SetSent(
                 .forEach((measure, figure) ->
                         notes.add(words.say("special.measure", words.say("set-up." + measure), figure)));
         details.reps().ifPresent(seen -> notes.add(reps(seen, words)));
+        details.proof().ifPresent(proof -> notes.add(words.say("proof." + proof)));
         details.worn().ifPresent(kit -> notes.add(words.say("set.wore", kit(kit, words))));
         details.note().ifPresent(notes::add);
         return notes;

@@ -36,6 +36,8 @@ public enum ChangeKind {
     MASTERY(About.NUMBERS, true),
     /** A variation's ratio to its parent. */
     RATIO(About.NUMBERS, true),
+    /** How the ratings of a lift lean. */
+    RATINGS(About.NUMBERS, true),
     /** The load announced for a contest. */
     EVENT_LOAD(About.NUMBERS, true),
     /** A measure on a set-up card. */

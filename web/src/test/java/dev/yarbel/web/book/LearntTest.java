@@ -22,10 +22,12 @@ import java.util.List;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
 
 /** What is learnt of a lifter reaches whoever plans and lifts by it. */
 @YarbelTest
@@ -135,5 +137,60 @@ class LearntTest {
         }
         assertThat(book.standing(club.lifter).numbers().of(Lift.SQUAT).leaning())
                 .isNegative();
+    }
+
+    private ResultActions decide(String lift, String reps, String why) throws Exception {
+        return mvc.perform(post(club.url("/book/lifts/" + lift + "/ratings"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("reps", reps)
+                .param("why", why));
+    }
+
+    @Test
+    void aCoachDecidesHowRatingsLeanAndSaysWhy() throws Exception {
+        for (int week = 6; week >= 1; week--) {
+            lifted(7 * week, Lift.SQUAT, 160, 4, "8", SetDetails.NONE);
+        }
+        Mass learnt = estimate();
+        String before = page("/plan?day=0").select(".load").text();
+        decide("squat", "-2.0", "").andExpect(status().isUnprocessableContent());
+        assertThat(estimate()).isEqualTo(learnt);
+        decide("squat", "-2.3", "seen it").andExpect(status().isUnprocessableContent());
+        // for the whole family, whichever of it is looked at
+        decide("front-squat", "-2.0", "Stops two short on video").andExpect(status().isFound());
+
+        Elements rates = page("/book/lifts/squat").select("#rates");
+        assertThat(rates.text()).contains("Decided by the coach: hides 2 reps", "Stops two short on video");
+        assertThat(rates.select("option[selected]").text()).isEqualTo("hides 2 reps");
+        assertThat(estimate()).isGreaterThan(learnt);
+        // what lifts are planned by ratings knows it too
+        assertThat(book.standing(club.lifter).numbers().of(Lift.SQUAT).leaning())
+                .isEqualTo(-4);
+        assertThat(page("/book/decisions").select(".ledger").text())
+                .contains("How ratings lean", "what is learnt", "hides 2 reps", "Stops two short on video");
+
+        decide("squat", "", "").andExpect(status().isFound());
+        assertThat(estimate()).isEqualTo(learnt);
+        assertThat(page("/plan?day=0").select(".load").text()).isEqualTo(before);
+    }
+
+    private Mass estimate() {
+        return book.standing(club.lifter)
+                .of(Lift.SQUAT)
+                .orElseThrow()
+                .estimate()
+                .orElseThrow()
+                .max();
+    }
+
+    @Test
+    void aSetToTheLimitCountsForMoreThanARating() throws Exception {
+        SetDetails limit = SetDetails.NONE.proven(SetDetails.Proof.LIMIT_SET);
+        for (int week = 9; week >= 1; week--) {
+            lifted(7 * week, Lift.SQUAT, 160, week % 3 == 0 ? 8 : 4, "8", week % 3 == 0 ? limit : SetDetails.NONE);
+        }
+        assertThat(page("/book/lifts/squat").select("#rates").text())
+                .contains("Hides about", "From 9 rated sets of half a year, 3 to the limit");
     }
 }

@@ -31,6 +31,7 @@ class MaxTrendTest {
                     false,
                     Optional.empty(),
                     Optional.empty(),
+                    Optional.empty(),
                     List.of(),
                     Optional.empty(),
                     Optional.empty()),

@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.record.Worn;
@@ -298,6 +299,21 @@ class FloorChangesTest {
         floor().andExpect(content()
                 .string(allOf(
                         shows(".small", "left shoe open"), shows(".small", "1 helped"), shows(".small", "0.31 m/s"))));
+    }
+
+    @Test
+    void aSetSaysThatNothingMoreWouldHaveGone() throws Exception {
+        dose(2, "3x5 75%", "2xmax 100kg");
+        floor("C.1").andExpect(content().string(shows(".tick", "Not one more would have gone")));
+        log("C.1", "100", "11", "9", "proof", "LIMIT_SET").andExpect(status().isFound());
+        assertThat(last().provesTheLimit()).isTrue();
+        assertThat(last().rating()).contains(Rpe.LIMIT);
+        floor().andExpect(content().string(shows(".small", "to the limit")));
+        // an attempt can be marked where repetitions are counted beforehand
+        floor("B.1").andExpect(content().string(shows("option", "an attempt at a contest")));
+        log("B.1", "150", "5", "8", "proof", "CONTEST_ATTEMPT").andExpect(status().isFound());
+        assertThat(last().details().proof()).contains(SetDetails.Proof.CONTEST_ATTEMPT);
+        log("B.2", "150", "5", "8", "proof", "SWORN").andExpect(status().isUnprocessableContent());
     }
 
     @ParameterizedTest
