@@ -3,6 +3,7 @@ package dev.yarbel.core.estimate;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Ratio;
+import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetUp;
 import dev.yarbel.core.record.UsualKit;
@@ -34,6 +35,11 @@ final class Kin {
     /** Speed tables that go by the same kit. */
     SpeedTables noSpeeds() {
         return new SpeedTables(usual);
+    }
+
+    /** The speed tables of a log. */
+    SpeedTables speeds(List<LiftedSession> log) {
+        return SpeedTables.of(usual, log);
     }
 
     Lift root(Lift lift) {

@@ -66,6 +66,16 @@ public final class LifterBelief {
         this.trained = trained;
     }
 
+    /** What {@link #toBytes} wrote, by the same {@link StrengthFilter#VERSION}. */
+    public static LifterBelief of(byte[] bytes) {
+        return BeliefCode.read(bytes);
+    }
+
+    /** As it is kept. */
+    public byte[] toBytes() {
+        return BeliefCode.write(this);
+    }
+
     /** The day it holds for. */
     public LocalDate date() {
         return date;

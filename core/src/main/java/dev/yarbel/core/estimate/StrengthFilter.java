@@ -32,6 +32,9 @@ import org.hipparchus.linear.RealVector;
  */
 public final class StrengthFilter {
 
+    /** Moves on whenever the same log makes believe something else than before: what was kept by another version is worked out anew. */
+    public static final int VERSION = 1;
+
     /** A set settles a doubt that leaves this share of it; a starting value of ours. */
     private static final double NARROWER = 0.85;
 
@@ -72,9 +75,9 @@ public final class StrengthFilter {
                 new Kin(catalogue, Overrules.NONE, new UsualKit(catalogue, Map.of())), EnumSet.of(part));
     }
 
-    /** The speed tables of a lifter of whom no speed was measured. */
-    SpeedTables noSpeeds() {
-        return kin.noSpeeds();
+    /** The speeds of a lifter of whom none was measured. */
+    RecentSpeeds noSpeeds() {
+        return new RecentSpeeds(kin);
     }
 
     /** What is believed of a lifter before anything is known. */

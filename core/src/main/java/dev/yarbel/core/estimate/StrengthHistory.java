@@ -11,26 +11,73 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What a lifter's log and the maxes that were set down make believe of them, from the first day on. */
+/** What a lifter's log and the maxes that were set down make believe of them, from the first day on or from where it was kept. */
 public final class StrengthHistory {
+
+    /** A session's speeds are held against those of so many days before it; a starting value of ours. */
+    public static final int DAYS_OF_SPEEDS = 91;
 
     private final StrengthFilter filter;
     private final List<LifterBelief> beliefs = new ArrayList<>();
+    private final List<Step> steps = new ArrayList<>();
     private final Map<Lift, List<MaxEstimate.Movement>> movements = new HashMap<>();
     private final Map<Lift, LocalDate> setDown = new HashMap<>();
+
+    /**
+     * One session's part in it.
+     *
+     * @param after what was believed when it was over
+     * @param movements of the maxes of the lifts that were lifted
+     */
+    public record Step(LifterBelief after, Map<Lift, MaxEstimate.Movement> movements) {}
+
+    /**
+     * What is kept of a history.
+     *
+     * @param belief after its last session
+     * @param sessions up to that one, as far back as {@link #DAYS_OF_SPEEDS} before it at least, oldest first
+     * @param movements those of its sessions that are wanted, oldest first
+     */
+    public record Kept(
+            LifterBelief belief, List<LiftedSession> sessions, Map<Lift, List<MaxEstimate.Movement>> movements) {}
 
     private StrengthHistory(StrengthFilter filter) {
         this.filter = filter;
     }
 
-    /** In any order; a max counts before a session of the same day. */
+    /** From nothing. In any order; a max counts before a session of the same day. */
     public static StrengthHistory of(
             StrengthFilter filter, Collection<MaxOnRecord> maxes, Collection<LiftedSession> sessions) {
+        return of(filter, Optional.empty(), maxes, sessions);
+    }
+
+    /**
+     * From where it was kept.
+     *
+     * @param kept empty where nothing was
+     * @param maxes all that were ever set down
+     * @param sessions those after the kept ones, in any order
+     */
+    public static StrengthHistory of(
+            StrengthFilter filter,
+            Optional<Kept> kept,
+            Collection<MaxOnRecord> maxes,
+            Collection<LiftedSession> sessions) {
+        StrengthHistory history = new StrengthHistory(filter);
+        RecentSpeeds speeds = filter.noSpeeds();
+        kept.ifPresent(known -> {
+            history.beliefs.add(known.belief());
+            known.movements().forEach((lift, moved) -> history.movements.put(lift, new ArrayList<>(moved)));
+            known.sessions().forEach(speeds::add);
+        });
         List<MaxOnRecord> told =
                 maxes.stream().sorted(Comparator.comparing(MaxOnRecord::on)).toList();
-        StrengthHistory history = new StrengthHistory(filter);
-        SpeedTables speeds = filter.noSpeeds();
-        int next = 0;
+        told.forEach(max -> history.setDown.putIfAbsent(max.lift(), max.on()));
+        int next = (int) told.stream()
+                .takeWhile(max -> kept.filter(
+                                known -> !max.on().isAfter(known.belief().date()))
+                        .isPresent())
+                .count();
         for (LiftedSession session : sessions.stream()
                 .sorted(Comparator.comparing(LiftedSession::date))
                 .toList()) {
@@ -49,19 +96,24 @@ public final class StrengthHistory {
     }
 
     private void add(MaxOnRecord max) {
-        setDown.putIfAbsent(max.lift(), max.on());
         beliefs.add(filter.after(lastOr(max.on()), max));
     }
 
     private void add(LiftedSession session) {
         StrengthFilter.Learned learned = filter.after(lastOr(session.date()), session);
         beliefs.add(learned.after());
+        steps.add(new Step(learned.after(), learned.movements()));
         learned.movements()
                 .forEach((lift, movement) ->
                         movements.computeIfAbsent(lift, of -> new ArrayList<>()).add(movement));
     }
 
-    /** What was believed on the evening of a day. */
+    /** The sessions that were worked out here, oldest first. */
+    public List<Step> steps() {
+        return List.copyOf(steps);
+    }
+
+    /** What was believed on the evening of a day; from where it was kept on. */
     public LifterStrength on(LocalDate day) {
         Map<Lift, List<MaxEstimate.Movement>> upTo = new HashMap<>();
         setDown.forEach((lift, first) -> {
