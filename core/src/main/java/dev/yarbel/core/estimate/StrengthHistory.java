@@ -115,6 +115,15 @@ public final class StrengthHistory {
 
     /** What was believed on the evening of a day; from where it was kept on. */
     public LifterStrength on(LocalDate day) {
+        return on(day, LocalDate.MIN);
+    }
+
+    /**
+     * The same of what was lifted or set down lately.
+     *
+     * @param since the first day of which it is wanted how sessions moved maxes; what was neither lifted since nor ever set down has no estimate
+     */
+    public LifterStrength on(LocalDate day, LocalDate since) {
         Map<Lift, List<MaxEstimate.Movement>> upTo = new HashMap<>();
         setDown.forEach((lift, first) -> {
             if (!first.isAfter(day)) {
@@ -123,7 +132,8 @@ public final class StrengthHistory {
         });
         movements.forEach((lift, all) -> {
             List<MaxEstimate.Movement> some = all.stream()
-                    .filter(movement -> !movement.date().isAfter(day))
+                    .filter(movement ->
+                            !movement.date().isAfter(day) && !movement.date().isBefore(since))
                     .toList();
             if (!some.isEmpty()) {
                 upTo.put(lift, some);

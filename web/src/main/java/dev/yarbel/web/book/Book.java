@@ -3,11 +3,8 @@ package dev.yarbel.web.book;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.MaxEstimate;
-import dev.yarbel.core.estimate.MaxOnRecord;
-import dev.yarbel.core.estimate.Overrules;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.estimate.SpeedTables;
-import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Consistency;
@@ -19,8 +16,6 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.core.record.UsualKit;
-import dev.yarbel.core.record.Worn;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
@@ -28,14 +23,11 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,7 +40,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class Book {
 
-    /** What was lifted longer ago says nothing about a max today. */
+    /** What was not lifted since has no estimate of its own any more. */
     private static final int WEEKS_THAT_COUNT = 26;
 
     private final LiftNumbersRepository numbers;
@@ -57,6 +49,8 @@ public class Book {
     private final StartingNumbers starting;
     private final SetUps setUps;
     private final FinishedWorks finishedWorks;
+    private final Strengths strengths;
+    private final KeptStrength keptStrength;
     private final Clock clock;
 
     Book(
@@ -66,6 +60,8 @@ public class Book {
             StartingNumbers starting,
             SetUps setUps,
             FinishedWorks finishedWorks,
+            Strengths strengths,
+            KeptStrength keptStrength,
             Clock clock) {
         this.numbers = numbers;
         this.logs = logs;
@@ -73,6 +69,8 @@ public class Book {
         this.starting = starting;
         this.setUps = setUps;
         this.finishedWorks = finishedWorks;
+        this.strengths = strengths;
+        this.keptStrength = keptStrength;
         this.clock = clock;
     }
 
@@ -82,7 +80,7 @@ public class Book {
         return logs.lastPlanned(lifter.clubId(), lifter.id());
     }
 
-    /** What is known of a lifter today; estimates come from finished sessions of the last half year only. */
+    /** What is known of a lifter today, with the log of the last half year. */
     @Transactional(readOnly = true)
     public LifterRecord standing(LifterCard lifter) {
         return standing(lifter, LocalDate.MAX);
@@ -104,21 +102,28 @@ public class Book {
     }
 
     private FinishedWork finished(LifterCard lifter, LocalDate from) {
-        List<SessionLog> log = logs.finishedSince(lifter.clubId(), lifter.id(), from);
-        Catalogue catalogue = lifts.catalogue(lifter.clubId());
-        Map<LiftNumbersEntity, List<SetDownMax>> recorded = recorded(lifter);
-        UsualKit usual = usualKit(
-                catalogue, recorded.values().stream().flatMap(List::stream).map(SetDownMax::max));
-        return new FinishedWork(from, catalogue, usual, lifts(recorded, finished(log), catalogue, usual), log);
+        Map<LiftNumbersEntity, List<SetDownMax>> recorded = recorded(lifter.clubId(), lifter.id());
+        SetDown setDown = setDown(lifter.clubId(), recorded);
+        Strengths.WorkedOut worked = strengths.workedOut(lifter.clubId(), lifter.id(), setDown, from, counting());
+        return new FinishedWork(
+                from, setDown.catalogue(), setDown.usual(), lifts(recorded, setDown, worked), worked.log());
     }
 
-    /** The kit that the newest max of each lift was set down in, of those of which it was said. */
-    private static UsualKit usualKit(Catalogue catalogue, Stream<RecordedMax> maxes) {
-        Map<Lift, Set<Worn>> said = maxes.filter(max ->
-                        max.kind() != RecordedMax.Kind.GOAL && !max.worn().isEmpty())
-                .sorted(Comparator.comparing(RecordedMax::on))
-                .collect(Collectors.toMap(RecordedMax::lift, RecordedMax::worn, (earlier, later) -> later));
-        return new UsualKit(catalogue, said);
+    private SetDown setDown(long clubId, Map<LiftNumbersEntity, List<SetDownMax>> recorded) {
+        return new SetDown(
+                lifts.catalogue(clubId),
+                Decisions.of(recorded.keySet()),
+                recorded.values().stream()
+                        .flatMap(List::stream)
+                        .map(SetDownMax::max)
+                        .toList());
+    }
+
+    /** Keeps what is believed of a lifter after each finished session of which it is not kept yet. Asked again it does nothing. */
+    void keepStrength(long clubId, long lifterId) {
+        if (keptStrength.hold(clubId, lifterId)) {
+            strengths.keep(clubId, lifterId, setDown(clubId, recorded(clubId, lifterId)), counting());
+        }
     }
 
     /**
@@ -134,9 +139,9 @@ public class Book {
     }
 
     /** The lifts that have any number, in the order they were set up; no max is set down without its lift's numbers. */
-    private Map<LiftNumbersEntity, List<SetDownMax>> recorded(LifterCard lifter) {
+    private Map<LiftNumbersEntity, List<SetDownMax>> recorded(long clubId, long lifterId) {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = new LinkedHashMap<>();
-        for (Object[] row : numbers.findWithMaxes(lifter.clubId(), lifter.id())) {
+        for (Object[] row : numbers.findWithMaxes(clubId, lifterId)) {
             List<SetDownMax> own = recorded.computeIfAbsent((LiftNumbersEntity) row[0], lift -> new ArrayList<>());
             if (row[1] != null) {
                 own.add(((RecordedMaxEntity) row[1]).setDown());
@@ -146,22 +151,12 @@ public class Book {
     }
 
     private List<LiftRecord> lifts(
-            Map<LiftNumbersEntity, List<SetDownMax>> recorded,
-            List<LiftedSession> finished,
-            Catalogue catalogue,
-            UsualKit usual) {
-        Decisions decisions = Decisions.of(recorded.keySet());
-        Overrules overrules = decisions.overrules();
-        LifterStrength strength = workedOut(
-                new StrengthFilter(catalogue, overrules, usual),
-                onRecord(
-                        overrules,
-                        usual,
-                        recorded.values().stream().flatMap(List::stream).map(SetDownMax::max)),
-                finished);
-        SpeedTables speeds = SpeedTables.of(usual, finished);
+            Map<LiftNumbersEntity, List<SetDownMax>> recorded, SetDown setDown, Strengths.WorkedOut worked) {
+        List<LiftedSession> finished = finished(worked.log());
+        LifterStrength strength = worked.history().on(today(), counting());
+        SpeedTables speeds = SpeedTables.of(setDown.usual(), finished);
         Function<Lift, LiftRecord.Learnt> learnt =
-                lift -> learnt(lift, decisions, catalogue.root(lift), strength, speeds);
+                lift -> learnt(lift, setDown.decisions(), setDown.catalogue().root(lift), strength, speeds);
         Stream<LiftRecord> known = recorded.entrySet().stream()
                 .map(lift -> standing(
                         lift.getKey(),
@@ -177,18 +172,6 @@ public class Book {
                                 && strength.estimate(lift).isPresent())
                 .map(lift -> LiftRecord.lifted(lift, learnt.apply(lift)));
         return Stream.concat(known, liftedOnly).toList();
-    }
-
-    private LifterStrength workedOut(StrengthFilter filter, List<MaxOnRecord> maxes, List<LiftedSession> finished) {
-        return StrengthHistory.of(filter, maxes, finished).on(today());
-    }
-
-    /** What the maxes say of the lifts as they are usually done. */
-    private static List<MaxOnRecord> onRecord(Overrules overrules, UsualKit usual, Stream<RecordedMax> maxes) {
-        return maxes.filter(max -> usual.isUsual(max.lift(), max.worn()))
-                .flatMap(max ->
-                        MaxOnRecord.of(max, overrules.curves().getOrDefault(max.lift(), RepCurve.DEFAULT)).stream())
-                .toList();
     }
 
     private static LiftRecord standing(LiftNumbersEntity row, List<SetDownMax> own, LiftRecord.Learnt learnt) {
@@ -220,19 +203,17 @@ public class Book {
     }
 
     /**
-     * What the estimates would be by one curve for all lifts, as things stand.
+     * What the estimates would be by one curve for all lifts, from the log of half a year.
      *
      * @param curve empty where each lift's is learnt
      */
     Map<Lift, Optional<MaxEstimate>> estimatesBy(Optional<RepCurve> curve, LifterRecord standing) {
-        Overrules overrules = Decisions.of(standing.lifts(), curve).overrules();
-        List<RecordedMax> maxes =
-                standing.lifts().stream().flatMap(lift -> lift.maxes().stream()).toList();
-        UsualKit usual = usualKit(standing.catalogue(), maxes.stream());
-        LifterStrength strength = workedOut(
-                new StrengthFilter(standing.catalogue(), overrules, usual),
-                onRecord(overrules, usual, maxes.stream()),
-                finished(standing.log()));
+        SetDown setDown = new SetDown(
+                standing.catalogue(),
+                Decisions.of(standing.lifts(), curve),
+                standing.lifts().stream().flatMap(lift -> lift.maxes().stream()).toList());
+        LifterStrength strength = StrengthHistory.of(setDown.filter(), setDown.onRecord(), finished(standing.log()))
+                .on(today());
         Map<Lift, Optional<MaxEstimate>> estimates = new LinkedHashMap<>();
         standing.lifts().forEach(lift -> estimates.put(lift.lift(), strength.estimate(lift.lift())));
         return estimates;

@@ -1,0 +1,28 @@
+package dev.yarbel.web.book;
+
+import org.springframework.modulith.events.ApplicationModuleListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/** Keeps what is believed of a lifter with each session they finish, and once the application has started what another version left undone. */
+@Component
+class StrengthKeeper {
+
+    private final Book book;
+    private final KeptStrength kept;
+
+    StrengthKeeper(Book book, KeptStrength kept) {
+        this.book = book;
+        this.kept = kept;
+    }
+
+    @ApplicationModuleListener
+    void on(SessionFinished event) {
+        book.keepStrength(event.clubId(), event.lifterId());
+    }
+
+    @Scheduled(initialDelay = 0)
+    void catchUp() {
+        kept.behind().forEach(lifter -> book.keepStrength(lifter.clubId(), lifter.lifterId()));
+    }
+}
