@@ -9,7 +9,7 @@ create table strength_after (
   -- the estimator's version
   estimator integer not null,
   -- as that version writes it; of long ago one a month is left
-  belief bytea,
+  belief text,
   movements text not null,
   foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade
 );

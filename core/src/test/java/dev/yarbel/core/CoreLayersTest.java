@@ -27,6 +27,7 @@ class CoreLayersTest {
             "ramp",
             "lift",
             "record",
+            "practice",
             "estimate",
             "prescription",
             "block",

@@ -66,6 +66,7 @@ class AccessTest {
         ANY_HEAD_COACH(Who.HEAD_COACH, Who.FOREIGN_HEAD_COACH),
         HEAD_COACH_OF_THE_CLUB(Who.HEAD_COACH),
         LIFTER_AND_COACH(Who.LIFTER, Who.COACH),
+        THE_LIFTER(Who.LIFTER),
         THEIR_COACH(Who.COACH),
         THEIR_COACH_OR_THE_HEAD(Who.COACH, Who.HEAD_COACH);
 
@@ -143,6 +144,8 @@ class AccessTest {
             entry("GET /lifters/{id}/book/decisions", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/book/maxes", May.THEIR_COACH),
             entry("POST /lifters/{id}/book/maxes", May.THEIR_COACH),
+            entry("GET /lifters/{id}/practice", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/practice", May.THE_LIFTER),
             entry("GET /lifters/{id}/book/curves", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/book/curves", May.THEIR_COACH),
             entry("GET /lifters/{id}/book/lifts", May.LIFTER_AND_COACH),
@@ -258,6 +261,7 @@ class AccessTest {
                     "POST /lifters/{id}/book/lifts/{lift}/max",
                     Map.of("kind", "CONTEST", "load", "150", "on", "2026-03-01")),
             entry("POST /lifters/{id}/book/lifts/{lift}/working-max", Map.of("load", "140")),
+            entry("POST /lifters/{id}/practice", Map.of("lift", "squat", "drawn", "7", "left", "2")),
             entry("POST /lifters/{id}/floor/aches", Map.of("place", "KNEE", "weight", "3")),
             entry(
                     "POST /lifters/{id}/floor/before",

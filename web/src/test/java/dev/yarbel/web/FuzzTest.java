@@ -190,6 +190,7 @@ class FuzzTest {
         collect(club.asLifter(), club.url("/floor?day=0&week=1"), forms);
         collect(club.asLifter(), club.url("/home"), forms);
         collect(club.asLifter(), club.url("/profile"), forms);
+        collect(club.asLifter(), club.url("/practice"), forms);
         collect(club.asHeadCoach(), "/club", forms);
         collect(club.asHeadCoach(), "/lifters?whole=true", forms);
         collect(anonymous(), "/sign-in", forms);

@@ -72,6 +72,7 @@ class PageCostTest {
             base + "/book/lifts",
             base + "/book/lifts/squat",
             base + "/home",
+            base + "/practice",
             base + "/profile",
             base + "/gyms"
         }) {

@@ -145,6 +145,19 @@ public final class SpeedTable {
     }
 
     /**
+     * The speed of a repetition after which so many half repetitions are left, on the straight line from the hardest rating that was measured
+     * to the easiest and on beyond both: to draw by, not to plan by.
+     *
+     * @return millimetres a second; of a table of one line that line's
+     */
+    public int straight(int halvesLeft) {
+        Line hardest = lines.get(0);
+        int halves = last().halvesLeft - hardest.halvesLeft;
+        double slope = halves == 0 ? 0 : (last().speed - hardest.speed) / halves;
+        return (int) Math.round(1000 * (hardest.speed + slope * (halvesLeft - hardest.halvesLeft)));
+    }
+
+    /**
      * What a speed of the last repetition rates, to the half; empty where the table is thin, or the speed lies further beyond what was measured
      * than sets usually lie from the table.
      */

@@ -2,87 +2,69 @@ package dev.yarbel.core.estimate;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.SetUp;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.DataInputStream;
-import java.io.DataOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.StringJoiner;
 
 /**
- * What is believed of a lifter as bytes, to the last bit: going on from what was kept comes to the same as going on at once. It is read by the same
+ * What is believed of a lifter as text, to the last bit: going on from what was kept comes to the same as going on at once. It is read by the same
  * {@link StrengthFilter#VERSION} alone, so that its form may change with that.
  */
 final class BeliefCode {
 
-    private static final long NEVER = Long.MIN_VALUE;
+    private static final String NEVER = "never";
 
     private BeliefCode() {}
 
-    static byte[] write(LifterBelief belief) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (DataOutputStream out = new DataOutputStream(bytes)) {
-            out.writeLong(belief.date().toEpochDay());
-            Gaussian unknowns = belief.unknowns();
-            List<Unknown> all = unknowns.ofKind(Unknown.class).toList();
-            out.writeShort(all.size());
-            for (Unknown unknown : all) {
-                out.writeUTF(name(unknown));
-                out.writeDouble(unknowns.mean(unknown));
-            }
-            for (Unknown one : all) {
-                for (Unknown other : all) {
-                    out.writeDouble(unknowns.covariance(one, other));
-                }
-            }
-            out.writeShort(belief.trained().size());
-            for (Map.Entry<Lift, LifterBelief.Trained> family : belief.trained().entrySet()) {
-                LifterBelief.Trained lately = family.getValue();
-                out.writeUTF(family.getKey().key());
-                out.writeDouble(lately.tired());
-                out.writeDouble(lately.lost());
-                out.writeLong(lately.last() == null ? NEVER : lately.last().toEpochDay());
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    static String write(LifterBelief belief) {
+        Gaussian unknowns = belief.unknowns();
+        List<Unknown> all = unknowns.ofKind(Unknown.class).toList();
+        StringJoiner lines = new StringJoiner("\n");
+        lines.add(belief.date().toString());
+        lines.add(String.valueOf(all.size()));
+        all.forEach(unknown -> lines.add(unknowns.mean(unknown) + " " + name(unknown)));
+        for (Unknown one : all) {
+            StringJoiner row = new StringJoiner(" ");
+            all.forEach(other -> row.add(String.valueOf(unknowns.covariance(one, other))));
+            lines.add(row.toString());
         }
-        return bytes.toByteArray();
+        belief.trained()
+                .forEach((root, lately) -> lines.add(lately.tired() + " " + lately.lost() + " "
+                        + (lately.last() == null ? NEVER : lately.last()) + " " + root.key()));
+        return lines.toString();
     }
 
-    static LifterBelief read(byte[] bytes) {
-        try (DataInputStream in = new DataInputStream(new ByteArrayInputStream(bytes))) {
-            LocalDate date = LocalDate.ofEpochDay(in.readLong());
-            Gaussian unknowns = Gaussian.empty();
-            List<Unknown> all = new ArrayList<>();
-            int size = in.readShort();
-            for (int i = 0; i < size; i++) {
-                Unknown unknown = named(in.readUTF());
-                all.add(unknown);
-                unknowns.add(unknown, in.readDouble(), 0);
-            }
-            for (Unknown one : all) {
-                for (Unknown other : all) {
-                    unknowns.widen(one, other, in.readDouble());
-                }
-            }
-            Map<Lift, LifterBelief.Trained> trained = new LinkedHashMap<>();
-            for (int i = in.readShort(); i > 0; i--) {
-                Lift root = new Lift(in.readUTF());
-                double tired = in.readDouble();
-                double lost = in.readDouble();
-                long last = in.readLong();
-                trained.put(
-                        root, new LifterBelief.Trained(tired, lost, last == NEVER ? null : LocalDate.ofEpochDay(last)));
-            }
-            return new LifterBelief(date, unknowns, trained);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    static LifterBelief read(String text) {
+        List<String> lines = text.lines().toList();
+        int size = Integer.parseInt(lines.get(1));
+        Gaussian unknowns = Gaussian.empty();
+        List<Unknown> all = new ArrayList<>();
+        for (String line : lines.subList(2, 2 + size)) {
+            String[] parts = line.split(" ", 2);
+            Unknown unknown = named(parts[1]);
+            all.add(unknown);
+            unknowns.add(unknown, Double.parseDouble(parts[0]), 0);
         }
+        for (int one = 0; one < size; one++) {
+            String[] row = lines.get(2 + size + one).split(" ");
+            for (int other = 0; other < size; other++) {
+                unknowns.widen(all.get(one), all.get(other), Double.parseDouble(row[other]));
+            }
+        }
+        Map<Lift, LifterBelief.Trained> trained = new LinkedHashMap<>();
+        for (String line : lines.subList(2 + 2 * size, lines.size())) {
+            String[] parts = line.split(" ");
+            trained.put(
+                    new Lift(parts[3]),
+                    new LifterBelief.Trained(
+                            Double.parseDouble(parts[0]),
+                            Double.parseDouble(parts[1]),
+                            parts[2].equals(NEVER) ? null : LocalDate.parse(parts[2])));
+        }
+        return new LifterBelief(LocalDate.parse(lines.get(0)), unknowns, trained);
     }
 
     private static String name(Unknown unknown) {

@@ -66,13 +66,13 @@ public final class LifterBelief {
         this.trained = trained;
     }
 
-    /** What {@link #toBytes} wrote, by the same {@link StrengthFilter#VERSION}. */
-    public static LifterBelief of(byte[] bytes) {
-        return BeliefCode.read(bytes);
+    /** What {@link #kept} wrote, by the same {@link StrengthFilter#VERSION}. */
+    public static LifterBelief parse(String kept) {
+        return BeliefCode.read(kept);
     }
 
     /** As it is kept. */
-    public byte[] toBytes() {
+    public String kept() {
         return BeliefCode.write(this);
     }
 

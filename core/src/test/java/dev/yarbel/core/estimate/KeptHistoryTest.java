@@ -88,7 +88,7 @@ class KeptHistoryTest {
                     .forEach((lift, movement) ->
                             moved.computeIfAbsent(lift, of -> new ArrayList<>()).add(movement)));
             StrengthHistory.Kept known = new StrengthHistory.Kept(
-                    LifterBelief.of(whole.steps().get(kept - 1).after().toBytes()),
+                    LifterBelief.parse(whole.steps().get(kept - 1).after().kept()),
                     log.subList(0, kept).stream()
                             .filter(session -> !session.date().isBefore(speeds))
                             .toList(),

@@ -157,6 +157,8 @@ class SecurityConfiguration {
                                 "/lifters/*/profile/health/clear",
                                 "/lifters/*/gyms/**")
                         .hasRole("COACH")
+                        .requestMatchers(HttpMethod.POST, "/lifters/*/practice")
+                        .hasRole("LIFTER")
                         .anyRequest()
                         .hasAnyRole("COACH", "LIFTER"))
                 .formLogin(form -> form.loginPage("/sign-in")

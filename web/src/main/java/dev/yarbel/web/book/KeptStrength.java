@@ -34,7 +34,7 @@ class KeptStrength {
      *
      * @param belief null but for the last one
      */
-    record Row(long session, LocalDate date, byte[] belief, String movements) {}
+    record Row(long session, LocalDate date, String belief, String movements) {}
 
     /** What is kept of a lifter's sessions since a day, and of the last one whenever it was; oldest first. */
     List<Row> since(long clubId, long lifterId, LocalDate day) {
@@ -52,7 +52,7 @@ class KeptStrength {
                 (row, at) -> new Row(
                         row.getLong("session_id"),
                         row.getObject("held_on", LocalDate.class),
-                        row.getBytes("belief"),
+                        row.getString("belief"),
                         row.getString("movements")),
                 clubId,
                 lifterId,
@@ -111,7 +111,7 @@ class KeptStrength {
                             lifterId,
                             sessions.get(at).date(),
                             StrengthFilter.VERSION,
-                            steps.get(at).after().toBytes(),
+                            steps.get(at).after().kept(),
                             movements.write(
                                     steps.get(at).movements(), sessions.get(at).lifted())
                         })
@@ -142,6 +142,6 @@ class KeptStrength {
     record Behind(long clubId, long lifterId) {}
 
     static LifterBelief belief(Row last) {
-        return LifterBelief.of(last.belief);
+        return LifterBelief.parse(last.belief);
     }
 }

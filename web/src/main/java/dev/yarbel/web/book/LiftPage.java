@@ -101,10 +101,7 @@ record LiftPage(
                             own.curve())
                     .orElse(null);
             DecidedBias decided = own.learnt().decidedBias().orElse(null);
-            return own.learnt()
-                    .bias()
-                    .filter(bias -> rated > 0 || decided != null)
-                    .map(bias -> new Rates(bias, decided, rated, limit, same));
+            return own.learnt().bias().map(bias -> new Rates(bias, decided, rated, limit, same));
         }
     }
 

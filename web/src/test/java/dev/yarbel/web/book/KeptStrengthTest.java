@@ -190,7 +190,7 @@ class KeptStrengthTest {
     void whatAnotherVersionKeptIsWorkedOutAnew() {
         keep();
         Map<Lift, List<Object>> anew = figures(readAnew());
-        change("update strength_after set estimator = 0, belief = '\\x00' where lifter_id = :lifter");
+        change("update strength_after set estimator = 0, belief = '?' where lifter_id = :lifter");
         assertThat(figures(readAnew())).isEqualTo(anew);
         keeper.catchUp();
         assertThat(kept("estimator = " + StrengthFilter.VERSION)).isEqualTo(SESSIONS);

@@ -1,0 +1,3 @@
+/** Practice in rating: drawn sets to guess at, and what a lifter's ratings turned out to be worth. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster", "kit", "book"})
+package dev.yarbel.web.practice;
