@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentLinkedDeque;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.stream.Stream;
@@ -262,14 +263,19 @@ public final class Browser implements AutoCloseable {
 
     /** Clicks until what follows is there: as {@link #unfold}, for what shows at once that it was pressed. */
     public void clickUntil(String css, String where, String part) {
+        pressUntil(() -> click(css), () -> shows(where, part));
+    }
+
+    /** Presses until what follows is so, and never again once it is. */
+    public void pressUntil(Runnable press, BooleanSupplier follows) {
         waitFor(d -> {
-            if (shows(where, part)) {
+            if (follows.getAsBoolean()) {
                 return true;
             }
-            click(css);
+            press.run();
             Instant seen = Instant.now().plus(SHOWS);
             while (Instant.now().isBefore(seen)) {
-                if (shows(where, part)) {
+                if (follows.getAsBoolean()) {
                     return true;
                 }
             }
@@ -278,7 +284,7 @@ public final class Browser implements AutoCloseable {
     }
 
     /** Whether it is there now. What is just being swapped is not: looked at once more, it must not be clicked again. */
-    private boolean shows(String where, String part) {
+    public boolean shows(String where, String part) {
         try {
             return all(where).stream().anyMatch(e -> e.getText().contains(part));
         } catch (StaleElementReferenceException swapped) {

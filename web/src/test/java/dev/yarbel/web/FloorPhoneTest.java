@@ -16,7 +16,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -74,18 +73,12 @@ class FloorPhoneTest {
         Set<String> sets = new HashSet<>();
         while (!browser.all(".now").isEmpty() && sets.size() < 60) {
             String before = browser.text(".now h2");
-            browser.waitFor(d -> {
-                browser.tap(d.findElements(By.cssSelector(PRIMARY)).stream()
-                        .filter(WebElement::isDisplayed)
-                        .findFirst()
-                        .orElseThrow());
-                return true;
-            });
+            browser.pressUntil(
+                    () -> browser.tap(browser.find(PRIMARY)),
+                    () -> browser.all(".now").isEmpty()
+                            || !browser.shows(".now h2", before)
+                                    && !browser.all(".now h2").isEmpty());
             sets.add(before);
-            browser.waitFor(d -> {
-                var heads = d.findElements(By.cssSelector(".now h2"));
-                return heads.isEmpty() || !heads.get(0).getText().equals(before) ? true : null;
-            });
         }
         long done = sets.size();
         browser.waitFor(d -> logged(club) == done ? true : null);

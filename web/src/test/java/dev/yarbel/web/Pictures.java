@@ -48,11 +48,12 @@ class Pictures {
             browser.open("/lifters/1/book").picture(FOLDER.resolve("book.png"));
             browser.open("/lifters/1/profile").picture(FOLDER.resolve("profile.png"));
             browser.open("/lifters/1/book/lifts/squat").picture(FOLDER.resolve("lift.png"));
+            browser.scrollTo("#rates");
+            browser.picture(FOLDER.resolve("rates.png"));
             browser.open("/kit/1?load=101").click("#try button");
             browser.waitForText("#try", "cannot be made here");
             browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("kit.png"));
-            browser.open("/lifters/2/book/curves").picture(FOLDER.resolve("curves.png"));
             browser.open("/lifters/1/floor?day=0&week=2").theme("iron").picture(FOLDER.resolve("iron.png"));
             browser.theme("chalk");
             browser.waitFor(d -> {

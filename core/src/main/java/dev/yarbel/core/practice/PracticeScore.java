@@ -21,8 +21,8 @@ public record PracticeScore(int guesses, BigDecimal off, Optional<BigDecimal> be
     /**
      * A guess and what was so.
      *
-     * @param said repetitions left
-     * @param was repetitions left
+     * @param said half repetitions left
+     * @param was half repetitions left
      */
     public record Guess(int said, int was) {}
 
@@ -51,8 +51,9 @@ public record PracticeScore(int guesses, BigDecimal off, Optional<BigDecimal> be
         return Math.abs(guess.said - guess.was);
     }
 
+    /** Of halves, in whole ones. */
     private static BigDecimal mean(int sum, int count) {
-        return BigDecimal.valueOf(sum).divide(BigDecimal.valueOf(count), 1, RoundingMode.HALF_UP);
+        return BigDecimal.valueOf(sum).divide(BigDecimal.valueOf(2L * count), 1, RoundingMode.HALF_UP);
     }
 
     /** Whether the latest are nearer than those before. */

@@ -72,9 +72,9 @@ class PracticeTest {
     void theScoreIsThatOfTheLatestBesideThoseBefore() {
         assertThat(PracticeScore.of(List.of())).isEmpty();
         List<PracticeScore.Guess> guesses = new ArrayList<>();
-        IntStream.range(0, 10).forEach(i -> guesses.add(new PracticeScore.Guess(4, 2)));
+        IntStream.range(0, 10).forEach(i -> guesses.add(new PracticeScore.Guess(8, 4)));
         assertThat(PracticeScore.of(guesses).orElseThrow().before()).isEmpty();
-        IntStream.range(0, 10).forEach(i -> guesses.add(new PracticeScore.Guess(i % 2 + 1, 1)));
+        IntStream.range(0, 10).forEach(i -> guesses.add(new PracticeScore.Guess(i % 2 * 2 + 2, 2)));
         PracticeScore score = PracticeScore.of(guesses).orElseThrow();
         assertThat(score.off()).isEqualByComparingTo("0.5");
         assertThat(score.before().orElseThrow()).isEqualByComparingTo("2");

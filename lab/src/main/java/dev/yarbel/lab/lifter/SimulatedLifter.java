@@ -9,6 +9,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
@@ -57,11 +58,16 @@ public final class SimulatedLifter {
     private final Random random;
     private final Traits traits;
     private final Map<Lift, Strength> strengths = new LinkedHashMap<>();
+    private final Map<Lift, Life.Speed> speeds = new LinkedHashMap<>();
     private double form;
     private int daysIll;
     private int jumpsIn;
     private double jumpsBy;
     private double jumped = 1;
+    /** Draws of its own, so that a lifter with a sensor lives as they would without. */
+    private Random sensor;
+
+    private boolean goesToTheLimit;
 
     private SimulatedLifter(Random random, Traits traits) {
         this.random = random;
@@ -72,6 +78,20 @@ public final class SimulatedLifter {
     public static SimulatedLifter of(long seed) {
         Random random = new Random(seed);
         return new SimulatedLifter(random, Traits.draw(random));
+    }
+
+    /** The speed of the last repetition of each set is measured. */
+    public SimulatedLifter measured() {
+        sensor = new Random(traits.hashCode());
+        speeds.clear();
+        traits.lifts().keySet().forEach(lift -> speeds.put(lift, Life.Speed.draw(sensor)));
+        return this;
+    }
+
+    /** The last set of each lift of a session in every fourth week goes on until nothing more goes, and is marked as one. */
+    public SimulatedLifter toTheLimit() {
+        goesToTheLimit = true;
+        return this;
     }
 
     /** What training has made of one lift; steady training at first. */
@@ -139,7 +159,7 @@ public final class SimulatedLifter {
                 daysIll = Math.max(0, daysIll - 1);
                 for (int session = 0; session < TRAINING_DAYS.length; session++) {
                     if (day == TRAINING_DAYS[session] && !gone && random.nextDouble() > traits.missesSession()) {
-                        sessions.add(train(date, SESSIONS.get(session), trained));
+                        sessions.add(train(date, SESSIONS.get(session), trained, goesToTheLimit && week % 4 == 3));
                     }
                 }
             }
@@ -149,10 +169,10 @@ public final class SimulatedLifter {
         }
         Map<Lift, Life.Habit> habits = new LinkedHashMap<>();
         traits.lifts().forEach((lift, of) -> habits.put(lift, of.habit()));
-        return new Life(FIRST_DAY, tested, sessions, truth, habits);
+        return new Life(FIRST_DAY, tested, sessions, truth, habits, Map.copyOf(speeds));
     }
 
-    private LiftedSession train(LocalDate date, List<Lift> lifts, double trained) {
+    private LiftedSession train(LocalDate date, List<Lift> lifts, double trained, boolean limit) {
         List<LiftedSet> sets = new ArrayList<>();
         for (Lift lift : lifts) {
             Strength strength = strengths.get(lift);
@@ -164,8 +184,11 @@ public final class SimulatedLifter {
             sets.add(lift(lift, strength.of, believed * share(top + left), top, today));
             for (int i = 1; i <= BACK_OFFS; i++) {
                 double tired = today * (1 - TIRED_BY_A_SET * i);
+                double load = believed * share(BACK_OFF_REPS + BACK_OFF_LEFT);
                 sets.add(
-                        lift(lift, strength.of, believed * share(BACK_OFF_REPS + BACK_OFF_LEFT), BACK_OFF_REPS, tired));
+                        limit && i == BACK_OFFS
+                                ? limit(lift, strength.of, load, tired)
+                                : lift(lift, strength.of, load, BACK_OFF_REPS, tired));
             }
             strength.train();
         }
@@ -179,7 +202,7 @@ public final class SimulatedLifter {
 
     /** One set: as many as asked, or as many as can be done; and what is said and written of it. */
     private LiftedSet lift(Lift lift, Traits.InLift of, double wanted, int asked, double today) {
-        double load = Math.max(20, Math.round(wanted / 2.5) * 2.5);
+        double load = loaded(wanted);
         double borrowed = asked > 1 ? today * (1 + of.flatters()) : today;
         double can = of.curve().repsAt(load / borrowed, of.steepness());
         int done = (int) Math.min(asked, Math.floor(can));
@@ -187,7 +210,23 @@ public final class SimulatedLifter {
         boolean slip = random.nextDouble() < traits.slips();
         boolean unit = slip && random.nextBoolean();
         int reps = slip && !unit && done > 2 ? done - 2 : done;
-        return new LiftedSet(lift, mass(unit ? load * 2.2046 : load), reps, said);
+        LiftedSet set = new LiftedSet(lift, mass(unit ? load * 2.2046 : load), reps, said);
+        return sensor == null || done < asked
+                ? set
+                : set.with(set.details().with(speeds.get(lift).measured(load / borrowed, done, of, sensor)));
+    }
+
+    private static double loaded(double wanted) {
+        return Math.max(20, Math.round(wanted / 2.5) * 2.5);
+    }
+
+    /** As many as go; at least one does of what others leave three of. */
+    private LiftedSet limit(Lift lift, Traits.InLift of, double wanted, double today) {
+        double load = loaded(wanted);
+        int done =
+                (int) Math.max(1, Math.floor(of.curve().repsAt(load / (today * (1 + of.flatters())), of.steepness())));
+        return new LiftedSet(lift, mass(load), done, Effort.rated(Rpe.LIMIT))
+                .with(SetDetails.NONE.proven(SetDetails.Proof.LIMIT_SET));
     }
 
     /** A rating in halves, with a tail heavier than the bell's: of four degrees of freedom. */

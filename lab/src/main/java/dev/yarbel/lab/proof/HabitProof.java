@@ -54,6 +54,17 @@ final class HabitProof {
         return Math.sqrt(squares / (MOST_REPS - LEAST_REPS + 1));
     }
 
+    /** The row of the rating bias alone, of lifters of whom something else is so. */
+    String biasRow(String who) {
+        return String.format(
+                Locale.ROOT,
+                "| %s | %.2f | %.2f | %d %% |%n",
+                who,
+                medianBias(),
+                Lives.quantile(bias, 0.9),
+                Math.round(100.0 * held / bias.size()));
+    }
+
     /** The error of the rating bias in the middle of all lifts, in repetitions. */
     double medianBias() {
         return Lives.median(bias);

@@ -26,7 +26,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -51,6 +53,7 @@ class FloorController {
     private final SpeedSensors sensors;
     private final FloorPage page;
     private final Words words;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     FloorController(
@@ -60,6 +63,7 @@ class FloorController {
             SpeedSensors sensors,
             FloorPage page,
             Words words,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.profiles = profiles;
         this.days = days;
@@ -67,6 +71,7 @@ class FloorController {
         this.sensors = sensors;
         this.page = page;
         this.words = words;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -137,14 +142,18 @@ class FloorController {
             return;
         }
         Instant at = lifted(sent.at());
+        UUID token = FormExtras.token(sent.token());
         try {
             sessions.log(
                     person,
                     lifter,
                     floor.key(),
                     floor.plan().today(),
-                    new Sessions.Sent(FormExtras.token(sent.token()), measured(floor, done, at), at),
+                    new Sessions.Sent(token, measured(floor, done, at), at),
                     floor.asked());
+            if (sent.guess() != null) {
+                events.publishEvent(new SetGuessed(lifter.clubId(), lifter.id(), token, done.set(), sent.guess()));
+            }
         } catch (Sessions.SetTaken taken) {
             // so that the phone asks which of the two stands
             response.setHeader("Yarbel-Taken", "yes");

@@ -107,6 +107,11 @@ class FloorPage {
             return SetDetails.Video.values();
         }
 
+        /** What can be guessed that a set will leave. */
+        public List<Integer> guesses() {
+            return SetSent.GUESSES;
+        }
+
         public SetDetails.Proof[] proofs() {
             return SetDetails.Proof.values();
         }

@@ -6,6 +6,7 @@ import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.practice.DrawnSet;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.RepsSeen;
@@ -26,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.hibernate.validator.constraints.Range;
 
@@ -38,6 +40,7 @@ import org.hibernate.validator.constraints.Range;
  * @param wears the kit worn differs from the plan's, see {@code worn}
  * @param used figures of the set-up that were other than on the card
  * @param proof what makes it more than the lifter's word
+ * @param guess what the lifter guessed it would leave, before they lifted it
  * @param clean the repetitions were looked at, and all but the {@code broken} ones were clean
  */
 record SetSent(
@@ -61,8 +64,12 @@ record SetSent(
         Boolean clean,
         List<@Range(min = 1, max = 100) Integer> broken,
         SetDetails.Proof proof,
+        @Range(min = 0, max = DrawnSet.MOST_LEFT) Integer guess,
         String confirmed,
         String meant) {
+
+    static final List<Integer> GUESSES =
+            IntStream.rangeClosed(0, DrawnSet.MOST_LEFT).boxed().toList();
 
     private static final Length NEAREST = Length.ofCm(10);
     private static final Length FARTHEST = Length.ofCm(200_000);

@@ -79,7 +79,11 @@ class PracticeController {
                         throw new UnreadableException("read.choice").in("lift");
                     }
                     DrawnSet drawn = PracticeView.drawn(standing, form.lift(), form.drawn());
-                    guesses.add(lifter, new Guesses.Kept(form.lift(), form.drawn(), form.left(), drawn.left()));
+                    guesses.add(
+                            lifter.clubId(),
+                            lifter.id(),
+                            new Guesses.Kept(
+                                    Guesses.Kind.DRAWN, form.lift(), form.drawn(), 2 * form.left(), 2 * drawn.left()));
                     return new ModelAndView("redirect:/lifters/" + lifter.id() + "/practice?lift="
                             + form.lift().key() + "&guessed=" + form.drawn());
                 },

@@ -27,8 +27,8 @@ import java.util.stream.IntStream;
  * @param drawn null where there is no lift
  * @param begins the phase that a repetition of it begins with; null where there is none
  * @param last the guess that was just made; null where none was
- * @param guesses the latest, oldest first
- * @param score empty before the first
+ * @param drawnOnes what was guessed of drawn sets
+ * @param liftedOnes the same of sets of their own, before they were lifted
  * @param limits what sets to the limit showed of ratings, the latest first
  */
 record PracticeView(
@@ -38,11 +38,26 @@ record PracticeView(
         DrawnSet drawn,
         Start begins,
         Guesses.Kept last,
-        List<Guesses.Kept> guesses,
-        Optional<PracticeScore> score,
+        Scored drawnOnes,
+        Scored liftedOnes,
         List<Limit> limits) {
 
     private static final int MOST_LIMITS = 5;
+
+    /**
+     * Guesses with what they are worth.
+     *
+     * @param guesses the latest, oldest first
+     * @param score empty before the first
+     */
+    record Scored(List<Guesses.Kept> guesses, Optional<PracticeScore> score) {
+
+        static Scored of(List<Guesses.Kept> all, Guesses.Kind kind) {
+            List<Guesses.Kept> some =
+                    all.stream().filter(guess -> guess.kind() == kind).toList();
+            return new Scored(some, Guesses.score(some));
+        }
+    }
 
     /** What one set to the limit showed of the sets before it. */
     record Limit(LocalDate on, LiftedSet set, List<Hindsight> seen) {}
@@ -58,11 +73,11 @@ record PracticeView(
                 lift == null ? null : drawn(standing, lift, number),
                 lift == null ? null : standing.catalogue().of(lift).start(),
                 guessed.flatMap(drawn -> all.stream()
-                                .filter(guess -> guess.drawn() == drawn)
+                                .filter(guess -> guess.kind() == Guesses.Kind.DRAWN && guess.number() == drawn)
                                 .findFirst())
                         .orElse(null),
-                all,
-                Guesses.score(all),
+                Scored.of(all, Guesses.Kind.DRAWN),
+                Scored.of(all, Guesses.Kind.LIFTED),
                 limits(standing));
     }
 

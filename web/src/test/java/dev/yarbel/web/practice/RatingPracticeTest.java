@@ -24,6 +24,7 @@ import dev.yarbel.web.book.Sessions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -108,6 +109,34 @@ class RatingPracticeTest {
                 .andExpect(status().isFound());
         assertThat(page(club.asLifter(), "").select(".guesses li")).hasSize(2);
         assertThat(page(club.asLifter(), "").select("#score").text()).contains("Off by 0.5 reps");
+    }
+
+    private void log(String task, String effort, String... more) throws Exception {
+        var request = post(club.url("/floor/sets"))
+                .with(club.asLifter())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("token", UUID.randomUUID().toString())
+                .param("task", task)
+                .param("load", "150")
+                .param("reps", "5")
+                .param("effort", effort);
+        for (int i = 0; i < more.length; i += 2) {
+            request.param(more[i], more[i + 1]);
+        }
+        mvc.perform(request).andExpect(status().is(more.length > 0 && more[1].equals("9") ? 422 : 302));
+    }
+
+    @Test
+    void whatIsGuessedBeforeASetIsHeldAgainstItsRating() throws Exception {
+        log("B.1", "8", "guess", "3");
+        log("B.2", "8");
+        log("B.3", "8.5", "guess", "1");
+        log("B.4", "8.5", "guess", "9");
+        Document page = page(club.asLifter(), "");
+        assertThat(page.select(".guesses li span[aria-hidden]").eachText()).containsExactly("+1", "−0.5");
+        assertThat(page.select("#score").text()).contains("No guess yet", "Off by 0.8 reps");
     }
 
     @Test
