@@ -26,7 +26,7 @@ import java.util.stream.Stream;
 import org.openqa.selenium.Alert;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
-import org.openqa.selenium.ElementClickInterceptedException;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoAlertPresentException;
 import org.openqa.selenium.OutputType;
@@ -325,7 +325,8 @@ public final class Browser implements AutoCloseable {
         return new WebDriverWait(driver, PATIENCE, LOOKS_AGAIN)
                 .ignoreAll(List.of(
                         StaleElementReferenceException.class,
-                        ElementClickInterceptedException.class,
+                        // while the page takes a fragment in, what is open is shut for a moment
+                        ElementNotInteractableException.class,
                         NoAlertPresentException.class))
                 .until(d -> {
                     try {

@@ -192,83 +192,110 @@ public record SetDetails(
      * @throws IllegalArgumentException when they are more than {@link #LONGEST_NOTE} characters, or none
      */
     public SetDetails noted(String words) {
-        return with(helped, missedBy, speed, coach, Optional.of(words), asked);
+        return new Change().noted(words).made();
     }
 
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
-        return with(helped, missedBy, speed, other, note, asked);
+        return new Change().seen(other).made();
     }
 
     /** The same, missed for this. */
     public SetDetails missed(MissedBy why) {
-        return with(helped, Optional.of(why), speed, coach, note, asked);
+        return new Change().missed(why).made();
     }
 
     /** The same with the speed of the last repetition. */
     public SetDetails with(BarSpeed measured) {
-        return with(helped, missedBy, Optional.of(measured), coach, note, asked);
+        return new Change().moved(measured).made();
     }
 
     /** The same with what the speed of its last repetition rates. */
     public SetDetails seenBySpeed(Rpe rating) {
-        return new SetDetails(
-                helped,
-                missedBy,
-                speed,
-                worn,
-                video,
-                partner,
-                coach,
-                note,
-                time,
-                distance,
-                asked,
-                setUp,
-                reps,
-                proof,
-                Optional.of(rating));
+        return new Change().rated(rating).made();
     }
 
     /** The same with so many repetitions helped. */
     public SetDetails withHelp(int repetitions) {
-        return with(repetitions, missedBy, speed, coach, note, asked);
+        return new Change().helped(repetitions).made();
+    }
+
+    /** The same in this kit. */
+    public SetDetails worn(Set<Worn> kit) {
+        return new Change().worn(kit).made();
     }
 
     /** The same, to be done so. */
     public SetDetails asked(SetUp how) {
-        return with(helped, missedBy, speed, coach, note, how);
+        return new Change().asked(how).made();
     }
 
     /** The same with a proof. */
     public SetDetails proven(Proof by) {
-        return new SetDetails(
-                helped,
-                missedBy,
-                speed,
-                worn,
-                video,
-                partner,
-                coach,
-                note,
-                time,
-                distance,
-                asked,
-                setUp,
-                reps,
-                Optional.of(by),
-                bySpeed);
+        return new Change().proven(by).made();
     }
 
-    private SetDetails with(
-            int help,
-            Optional<MissedBy> why,
-            Optional<BarSpeed> measured,
-            CoachSeen seen,
-            Optional<String> words,
-            SetUp how) {
-        return new SetDetails(
-                help, why, measured, worn, video, partner, seen, words, time, distance, how, setUp, reps, proof,
-                bySpeed);
+    /** These details with something else in the place of one of them. */
+    private final class Change {
+
+        private int help = helped;
+        private Optional<MissedBy> why = missedBy;
+        private Optional<BarSpeed> moved = speed;
+        private Optional<Set<Worn>> kit = worn;
+        private CoachSeen seen = coach;
+        private Optional<String> words = note;
+        private SetUp how = asked;
+        private Optional<Proof> by = proof;
+        private Optional<Rpe> rated = bySpeed;
+
+        Change helped(int repetitions) {
+            help = repetitions;
+            return this;
+        }
+
+        Change missed(MissedBy reason) {
+            why = Optional.of(reason);
+            return this;
+        }
+
+        Change moved(BarSpeed measured) {
+            moved = Optional.of(measured);
+            return this;
+        }
+
+        Change worn(Set<Worn> pieces) {
+            kit = Optional.of(pieces);
+            return this;
+        }
+
+        Change seen(CoachSeen other) {
+            seen = other;
+            return this;
+        }
+
+        Change noted(String said) {
+            words = Optional.of(said);
+            return this;
+        }
+
+        Change asked(SetUp other) {
+            how = other;
+            return this;
+        }
+
+        Change proven(Proof other) {
+            by = Optional.of(other);
+            return this;
+        }
+
+        Change rated(Rpe rating) {
+            rated = Optional.of(rating);
+            return this;
+        }
+
+        SetDetails made() {
+            return new SetDetails(
+                    help, why, moved, kit, video, partner, seen, words, time, distance, how, setUp, reps, by, rated);
+        }
     }
 }

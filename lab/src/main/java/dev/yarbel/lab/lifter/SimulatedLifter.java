@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 
 /**
  * A lifter who trains three times a week, gains strength from it, tires, has good and bad days, rates with a leaning of their own,
@@ -42,6 +43,8 @@ public final class SimulatedLifter {
     private static final double BREAKS = 0.4;
     private static final int ILL_FOR = 9;
     private static final double ILL = 0.94;
+    private static final int BELT_OFF_FROM = 30;
+    private static final double BARE = 0.94;
     private static final double GUESS_OF_THE_COACH = 0.03;
     private static final double TEST_OFF = 0.02;
     private static final double MORE_THAN_FOUR = 4.25;
@@ -64,10 +67,19 @@ public final class SimulatedLifter {
     private int jumpsIn;
     private double jumpsBy;
     private double jumped = 1;
+    private boolean bare;
     /** Draws of its own, so that a lifter with a sensor lives as they would without. */
     private Random sensor;
 
     private boolean goesToTheLimit;
+    private BeltOff beltOff = BeltOff.NEVER;
+
+    /** Whether a lifter who wears a belt leaves it off for some weeks, and says so. */
+    public enum BeltOff {
+        NEVER,
+        UNSAID,
+        SAID
+    }
 
     private SimulatedLifter(Random random, Traits traits) {
         this.random = random;
@@ -91,6 +103,12 @@ public final class SimulatedLifter {
     /** The last set of each lift of a session in every fourth week goes on until nothing more goes, and is marked as one. */
     public SimulatedLifter toTheLimit() {
         goesToTheLimit = true;
+        return this;
+    }
+
+    /** In four weeks of the second half of the year squats and pulls are done without the belt that is worn in all others, and some less goes. */
+    public SimulatedLifter withoutBelt(BeltOff said) {
+        beltOff = said;
         return this;
     }
 
@@ -159,7 +177,7 @@ public final class SimulatedLifter {
                 daysIll = Math.max(0, daysIll - 1);
                 for (int session = 0; session < TRAINING_DAYS.length; session++) {
                     if (day == TRAINING_DAYS[session] && !gone && random.nextDouble() > traits.missesSession()) {
-                        sessions.add(train(date, SESSIONS.get(session), trained, goesToTheLimit && week % 4 == 3));
+                        sessions.add(train(date, SESSIONS.get(session), trained, week));
                     }
                 }
             }
@@ -172,13 +190,22 @@ public final class SimulatedLifter {
         return new Life(FIRST_DAY, tested, sessions, truth, habits, Map.copyOf(speeds));
     }
 
-    private LiftedSession train(LocalDate date, List<Lift> lifts, double trained, boolean limit) {
+    private LiftedSession train(LocalDate date, List<Lift> lifts, double trained, int week) {
         List<LiftedSet> sets = new ArrayList<>();
+        boolean limit = goesToTheLimit && week % 4 == 3;
         for (Lift lift : lifts) {
+            bare = beltOff != BeltOff.NEVER
+                    && week >= BELT_OFF_FROM
+                    && week < BELT_OFF_FROM + 4
+                    && !lift.equals(Lift.BENCH_PRESS);
             Strength strength = strengths.get(lift);
             double standing = strength.standing(trained, jumped);
-            double today = standing * (1 - traits.fatigue() * strength.fatigue) * (1 + form) * (daysIll > 0 ? ILL : 1);
-            double believed = standing * (1 + GUESS_OF_THE_COACH * random.nextGaussian());
+            double today = standing
+                    * (1 - traits.fatigue() * strength.fatigue)
+                    * (1 + form)
+                    * (daysIll > 0 ? ILL : 1)
+                    * (bare ? BARE : 1);
+            double believed = standing * (bare ? BARE : 1) * (1 + GUESS_OF_THE_COACH * random.nextGaussian());
             int top = TOP_REPS[random.nextInt(TOP_REPS.length)];
             int left = 1 + random.nextInt(3);
             sets.add(lift(lift, strength.of, believed * share(top + left), top, today));
@@ -210,10 +237,14 @@ public final class SimulatedLifter {
         boolean slip = random.nextDouble() < traits.slips();
         boolean unit = slip && random.nextBoolean();
         int reps = slip && !unit && done > 2 ? done - 2 : done;
-        LiftedSet set = new LiftedSet(lift, mass(unit ? load * 2.2046 : load), reps, said);
+        LiftedSet set = inItsKit(new LiftedSet(lift, mass(unit ? load * 2.2046 : load), reps, said));
         return sensor == null || done < asked
                 ? set
                 : set.with(set.details().with(speeds.get(lift).measured(load / borrowed, done, of, sensor)));
+    }
+
+    private LiftedSet inItsKit(LiftedSet set) {
+        return bare && beltOff == BeltOff.SAID ? set.with(set.details().worn(Set.of())) : set;
     }
 
     private static double loaded(double wanted) {

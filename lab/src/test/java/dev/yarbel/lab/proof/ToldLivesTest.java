@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
-class SpeedProofTest {
+class ToldLivesTest {
 
     private static final int WEEKS = 40;
 
@@ -66,5 +66,23 @@ class SpeedProofTest {
                         Lives.of(10, 40, lifter -> lifter.toTheLimit().live(WEEKS)))
                 .medianBias();
         assertThat(with).isLessThan(without);
+    }
+
+    @Test
+    void kitThatIsSaidToBeLeftOffCostsNothing() {
+        double worn = error(SimulatedLifter.BeltOff.NEVER);
+        assertThat(error(SimulatedLifter.BeltOff.SAID)).isLessThan(error(SimulatedLifter.BeltOff.UNSAID));
+        assertThat(error(SimulatedLifter.BeltOff.SAID)).isLessThan(1.15 * worn);
+    }
+
+    private static double error(SimulatedLifter.BeltOff said) {
+        return StandingMaxProof.of(
+                        List.of(StandingMaxProof.yarbel()),
+                        Lives.of(10, 30, lifter -> lifter.withoutBelt(said).live(WEEKS)))
+                .scores()
+                .values()
+                .iterator()
+                .next()
+                .pooled();
     }
 }
