@@ -94,7 +94,7 @@ public final class SimulatedLifter {
 
     /** The speed of the last repetition of each set is measured. */
     public SimulatedLifter measured() {
-        sensor = new Random(traits.hashCode());
+        sensor = new Random(Double.doubleToLongBits(traits.noise()));
         speeds.clear();
         traits.lifts().keySet().forEach(lift -> speeds.put(lift, Life.Speed.draw(sensor)));
         return this;

@@ -18,6 +18,12 @@ class ToldLivesTest {
         Life plain = SimulatedLifter.of(3).live(WEEKS);
         Life measured = SimulatedLifter.of(3).measured().live(WEEKS);
         assertThat(measured.weeks()).isEqualTo(plain.weeks());
+        // and is the same the next time, on another machine too: seven speeds as they were drawn once
+        assertThat(sets(measured).stream()
+                        .flatMap(set -> set.details().speed().stream())
+                        .limit(7)
+                        .map(Object::toString))
+                .containsExactly("0.314", "0.351", "0.343", "0.336", "0.351", "0.342", "0.331");
         assertThat(sets(measured).stream()
                         .map(set -> set.load() + "x" + set.reps() + set.effort())
                         .toList())
