@@ -32,11 +32,6 @@ final class Kin {
         return usual.setUp(set);
     }
 
-    /** Speed tables that go by the same kit. */
-    SpeedTables noSpeeds() {
-        return new SpeedTables(usual);
-    }
-
     /** The speed tables of a log. */
     SpeedTables speeds(List<LiftedSession> log) {
         return SpeedTables.of(usual, log);

@@ -4,6 +4,7 @@ import dev.yarbel.core.record.LiftedSession;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
 
 /** The speeds of the last quarter before each session of a log: whoever got stronger or learnt a lift moves otherwise than they did. */
 final class RecentSpeeds {
@@ -14,7 +15,7 @@ final class RecentSpeeds {
 
     RecentSpeeds(Kin kin) {
         this.kin = kin;
-        this.tables = kin.noSpeeds();
+        this.tables = kin.speeds(List.of());
     }
 
     /** The next session, with the speed of each set as a witness of its rating, where there is a table to go by. */

@@ -66,9 +66,4 @@ public record Hindsight(LiftedSet set, int said, int was, LiftedSet limit) {
     public String wasReps() {
         return was / 2 + (was % 2 == 0 ? "" : ".5");
     }
-
-    /** By how many half repetitions more was said to be left than was; below nothing for fewer. */
-    public int more() {
-        return said - was;
-    }
 }

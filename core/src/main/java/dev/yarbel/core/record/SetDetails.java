@@ -10,6 +10,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * What more is known of a set than its load, repetitions and rating; all of it may be unknown.
@@ -192,47 +193,53 @@ public record SetDetails(
      * @throws IllegalArgumentException when they are more than {@link #LONGEST_NOTE} characters, or none
      */
     public SetDetails noted(String words) {
-        return new Change().noted(words).made();
+        return with(change -> change.words = Optional.of(words));
     }
 
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
-        return new Change().seen(other).made();
+        return with(change -> change.seen = other);
     }
 
     /** The same, missed for this. */
     public SetDetails missed(MissedBy why) {
-        return new Change().missed(why).made();
+        return with(change -> change.why = Optional.of(why));
     }
 
     /** The same with the speed of the last repetition. */
     public SetDetails with(BarSpeed measured) {
-        return new Change().moved(measured).made();
+        return with(change -> change.moved = Optional.of(measured));
     }
 
     /** The same with what the speed of its last repetition rates. */
     public SetDetails seenBySpeed(Rpe rating) {
-        return new Change().rated(rating).made();
+        return with(change -> change.rated = Optional.of(rating));
     }
 
     /** The same with so many repetitions helped. */
     public SetDetails withHelp(int repetitions) {
-        return new Change().helped(repetitions).made();
+        return with(change -> change.help = repetitions);
     }
 
     /** The same in this kit. */
     public SetDetails worn(Set<Worn> kit) {
-        return new Change().worn(kit).made();
+        return with(change -> change.kit = Optional.of(kit));
     }
 
     /** The same, to be done so. */
     public SetDetails asked(SetUp how) {
-        return new Change().asked(how).made();
+        return with(change -> change.how = how);
     }
 
     /** The same with a proof. */
     public SetDetails proven(Proof by) {
-        return new Change().proven(by).made();
+        return with(change -> change.by = Optional.of(by));
+    }
+
+    private SetDetails with(Consumer<Change> other) {
+        Change change = new Change();
+        other.accept(change);
+        return change.made();
     }
 
     /** These details with something else in the place of one of them. */
@@ -247,51 +254,6 @@ public record SetDetails(
         private SetUp how = asked;
         private Optional<Proof> by = proof;
         private Optional<Rpe> rated = bySpeed;
-
-        Change helped(int repetitions) {
-            help = repetitions;
-            return this;
-        }
-
-        Change missed(MissedBy reason) {
-            why = Optional.of(reason);
-            return this;
-        }
-
-        Change moved(BarSpeed measured) {
-            moved = Optional.of(measured);
-            return this;
-        }
-
-        Change worn(Set<Worn> pieces) {
-            kit = Optional.of(pieces);
-            return this;
-        }
-
-        Change seen(CoachSeen other) {
-            seen = other;
-            return this;
-        }
-
-        Change noted(String said) {
-            words = Optional.of(said);
-            return this;
-        }
-
-        Change asked(SetUp other) {
-            how = other;
-            return this;
-        }
-
-        Change proven(Proof other) {
-            by = Optional.of(other);
-            return this;
-        }
-
-        Change rated(Rpe rating) {
-            rated = Optional.of(rating);
-            return this;
-        }
 
         SetDetails made() {
             return new SetDetails(

@@ -1,6 +1,8 @@
 package dev.yarbel.web.book;
 
 import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.modulith.events.ApplicationModuleListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -11,6 +13,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class StrengthKeeper {
+
+    private static final Logger LOG = LoggerFactory.getLogger(StrengthKeeper.class);
 
     private final Book book;
     private final KeptStrength kept;
@@ -27,6 +31,15 @@ class StrengthKeeper {
 
     @Scheduled(initialDelay = 0, fixedDelay = 1, timeUnit = TimeUnit.HOURS)
     void catchUp() {
-        kept.behind().forEach(lifter -> book.keepStrength(lifter.clubId(), lifter.lifterId()));
+        kept.behind().forEach(this::catchUp);
+    }
+
+    /** What fails for one lifter keeps no other waiting. */
+    private void catchUp(KeptStrength.Behind lifter) {
+        try {
+            book.keepStrength(lifter.clubId(), lifter.lifterId());
+        } catch (RuntimeException failed) {
+            LOG.warn("what is believed of lifter {} is not kept yet", lifter.lifterId(), failed);
+        }
     }
 }

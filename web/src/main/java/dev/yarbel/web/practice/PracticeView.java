@@ -21,7 +21,7 @@ import java.util.stream.IntStream;
 /**
  * The page of practice in rating.
  *
- * @param lifts that can be practised: those that are lifted
+ * @param lifts that can be practised: those that have numbers
  * @param lift that is practised; null where nothing is lifted yet
  * @param number of the set that is drawn
  * @param drawn null where there is no lift
@@ -59,7 +59,7 @@ record PracticeView(
         }
     }
 
-    /** What one set to the limit showed of the sets before it. */
+    /** What one set to the limit showed of the other sets of its session. */
     record Limit(LocalDate on, LiftedSet set, List<Hindsight> seen) {}
 
     static PracticeView of(
