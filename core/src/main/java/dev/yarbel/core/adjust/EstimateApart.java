@@ -1,9 +1,9 @@
 package dev.yarbel.core.adjust;
 
-import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,12 +12,13 @@ import java.util.Optional;
  *
  * <p>They have when the coach's share of the estimate and the working max are more than 2.5 % of the working max apart and
  * more than one loadable step. One decision moves it by no more than the lifter's {@link Caps}, but by no less than one
- * loadable step, or a small max could never move. Common practice, no source.
+ * loadable step, or a small max could never move. A fall is proposed only where the two were as far apart before the last session
+ * already: one hard session is held. Common practice, no source.
  */
 public final class EstimateApart implements CallRule {
 
     /** Less than this apart, estimate and working max agree. */
-    public static final Percent TOLERANCE = Percent.of("2.5");
+    public static final Threshold TOLERANCE = Threshold.of("2.5", "2.5", "1", "10", Threshold.Unit.PERCENT);
 
     @Override
     public String key() {
@@ -25,39 +26,52 @@ public final class EstimateApart implements CallRule {
     }
 
     @Override
-    public List<Finding> look(Subject subject) {
+    public Urgency urgency() {
+        return Urgency.APART;
+    }
+
+    @Override
+    public Optional<Threshold> threshold() {
+        return Optional.of(TOLERANCE);
+    }
+
+    @Override
+    public boolean isStanding() {
+        return true;
+    }
+
+    @Override
+    public List<Finding> look(Subject subject, BigDecimal threshold) {
         Optional<Mass> workingMax = subject.known().workingMax();
-        Optional<MaxEstimate> estimate = subject.known().estimate();
-        Optional<AvailableLoads> loads = subject.plan().resolver().kit(subject.lift());
-        if (workingMax.isEmpty()
-                || loads.isEmpty()
-                || estimate.filter(e -> !e.movements().isEmpty()).isEmpty()) {
+        Optional<Mass> target = subject.known().target();
+        if (workingMax.isEmpty() || target.isEmpty()) {
             return List.of();
         }
-        return finding(subject, workingMax.get(), estimate.get(), loads.get()).stream()
+        return TowardEstimate.step(subject, workingMax.get())
+                .flatMap(step -> finding(subject, workingMax.get(), target.get(), step, Percent.of(threshold)))
+                .stream()
                 .toList();
     }
 
-    private Optional<Finding> finding(Subject subject, Mass workingMax, MaxEstimate estimate, AvailableLoads loads) {
-        Mass target = estimate.max().times(subject.known().share());
-        Mass gap = target.minus(workingMax);
-        Mass step = loads.stepAt(workingMax);
-        if (gap.abs().compareTo(workingMax.times(TOLERANCE)) <= 0 || gap.abs().compareTo(step) <= 0) {
-            return Optional.empty();
-        }
-        Percent cap = gap.isPositive()
-                ? subject.known().caps().raise()
-                : subject.known().caps().lower();
-        Mass most = Mass.max(step, workingMax.times(cap));
-        boolean capped = gap.abs().isGreaterThan(most);
-        Mass moved = capped ? most : gap.abs();
-        Mass after = gap.isPositive() ? workingMax.plus(moved) : workingMax.minus(moved);
+    private Optional<Finding> finding(Subject subject, Mass workingMax, Mass target, Mass step, Percent tolerance) {
+        MaxEstimate estimate = subject.known().estimate().orElseThrow();
         MaxEstimate.Movement last =
                 estimate.movements().get(estimate.movements().size() - 1);
-        return Optional.of(new Finding(
-                key(),
+        Mass least = Mass.max(workingMax.times(tolerance), step);
+        Mass gap = target.minus(workingMax);
+        Mass earlier = last.before().times(subject.known().share()).minus(workingMax);
+        boolean onlyNow = gap.isNegative() && !earlier.isLessThan(least.times(-1));
+        if (!gap.abs().isGreaterThan(least) || onlyNow) {
+            return Optional.empty();
+        }
+        boolean capped = gap.abs().isGreaterThan(TowardEstimate.most(subject, workingMax, target, step));
+        return Optional.of(Finding.of(
+                this,
                 new Evidence.EstimateMoved(
-                        last, target, subject.known().share(), capped ? Optional.of(cap) : Optional.empty()),
-                new MoveWorkingMax(subject.lift(), workingMax, after)));
+                        last,
+                        target,
+                        subject.known().share(),
+                        capped ? Optional.of(TowardEstimate.cap(subject, workingMax, target)) : Optional.empty()),
+                TowardEstimate.move(subject, workingMax, target, step)));
     }
 }

@@ -1,8 +1,13 @@
 package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.session.Best;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /** What was seen in a log that made a rule speak, as data: whoever shows it finds the words. */
@@ -12,6 +17,18 @@ public sealed interface Evidence {
     interface Visitor<T> {
 
         T estimateMoved(EstimateMoved evidence);
+
+        T sets(Sets evidence);
+
+        T hurt(Hurt evidence);
+
+        T away(Away evidence);
+
+        T best(NewBest evidence);
+
+        T firstTime(NewLift evidence);
+
+        T collapsed(Collapsed evidence);
     }
 
     <T> T accept(Visitor<T> visitor);
@@ -30,6 +47,97 @@ public sealed interface Evidence {
         @Override
         public <T> T accept(Visitor<T> visitor) {
             return visitor.estimateMoved(this);
+        }
+    }
+
+    /**
+     * Work sets beside what asked for them, of one session or of several.
+     *
+     * @param sets oldest first, at least one
+     */
+    record Sets(List<SeenSet> sets) implements Evidence {
+
+        public Sets {
+            sets = List.copyOf(sets);
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.sets(this);
+        }
+    }
+
+    /**
+     * Something hurt.
+     *
+     * @param words the lifter's own of the session
+     * @param aches those open that the lift loads
+     * @param missed sets that were missed for pain
+     */
+    record Hurt(Optional<String> words, List<Ache> aches, List<SeenSet> missed) implements Evidence {
+
+        public Hurt {
+            aches = List.copyOf(aches);
+            missed = List.copyOf(missed);
+        }
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.hurt(this);
+        }
+    }
+
+    /**
+     * The lifter was away.
+     *
+     * @param last the day before it on which something was lifted
+     * @param days from then until the session
+     */
+    record Away(LocalDate last, long days) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.away(this);
+        }
+    }
+
+    /**
+     * A set was better than everything like it.
+     *
+     * @param before what was to beat
+     */
+    record NewBest(SeenSet set, Best before) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.best(this);
+        }
+    }
+
+    /**
+     * A variation was done for the first time.
+     *
+     * @param ratio what its loads come from until it has numbers of its own
+     */
+    record NewLift(SeenSet first, Ratio ratio) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.firstTime(this);
+        }
+    }
+
+    /**
+     * A set to the limit came to far fewer repetitions than the day's top promised.
+     *
+     * @param top the top set; what was promised hangs on it
+     * @param expected the repetitions the lifter's curve gives the load
+     */
+    record Collapsed(SeenSet top, SeenSet limit, int expected) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.collapsed(this);
         }
     }
 }

@@ -5,4 +5,9 @@ package dev.yarbel.core.adjust;
  *
  * @param rule the key of the rule
  */
-public record Finding(String rule, Evidence evidence, Proposal proposal) {}
+public record Finding(String rule, Evidence evidence, Proposal proposal) {
+
+    static Finding of(CallRule rule, Evidence evidence, Proposal proposal) {
+        return new Finding(rule.key(), evidence, proposal);
+    }
+}

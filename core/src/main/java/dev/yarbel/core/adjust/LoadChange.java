@@ -1,52 +1,73 @@
 package dev.yarbel.core.adjust;
 
-import dev.yarbel.core.block.Block;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
-/** A planned load that a decision would change: where it stands, and what it is before and after. */
-public record LoadChange(LocalDate date, int day, int week, PrescribedSets prescription, Mass before, Mass after) {
+/**
+ * What a decision would change on a day that is planned: what stands there before and after.
+ *
+ * @param letter of the slot
+ * @param before empty for what is new
+ * @param after empty for what is taken out
+ */
+public record LoadChange(
+        LocalDate date, int day, int week, String letter, Optional<Planned> before, Optional<Planned> after) {
 
     /**
-     * Every load of a block, after a date, that comes out differently, in order of dates: of the lift decided on, of
-     * variations that take their numbers from it, and of every session that goes on from one of these.
+     * A part of a slot's dose and what it comes to.
      *
-     * @param after the last day that is left alone
+     * @param load empty where nobody can say it
      */
-    public static List<LoadChange> between(Projection before, Projection then, Block block, LocalDate after) {
+    public record Planned(Lift lift, Part part, Optional<Mass> load) {}
+
+    private record Place(String letter, int firstSet) {}
+
+    /**
+     * Everything of a plan still ahead that comes out differently, in order of dates: of the lift decided on, of variations that
+     * take their numbers from it, and of every session that goes on from one of these.
+     *
+     * @param then what the block comes to after the decision; its weeks are the same
+     */
+    static List<LoadChange> between(PlanAhead plan, Projection then) {
         List<LoadChange> changes = new ArrayList<>();
-        for (int week = 0; week < block.weeks(); week++) {
-            for (int day = 0; day < block.days().size(); day++) {
-                if (block.date(day, week).isAfter(after)) {
-                    addChanges(changes, before, then, block, day, week);
+        for (PlanAhead.DayAhead ahead : plan.daysAhead()) {
+            Map<Place, Planned> before = planned(plan.projection(), ahead);
+            Map<Place, Planned> after = planned(then, ahead);
+            Set<Place> places = new LinkedHashSet<>(before.keySet());
+            places.addAll(after.keySet());
+            for (Place place : places) {
+                Optional<Planned> old = Optional.ofNullable(before.get(place));
+                Optional<Planned> changed = Optional.ofNullable(after.get(place));
+                if (!old.equals(changed)) {
+                    changes.add(new LoadChange(ahead.date(), ahead.day(), ahead.week(), place.letter(), old, changed));
                 }
             }
         }
         return changes;
     }
 
-    private static void addChanges(
-            List<LoadChange> changes, Projection before, Projection then, Block block, int day, int week) {
-        List<PrescribedSets> prescriptions = then.prescriptions(day, week);
-        List<ResolvedLoad> old = before.loads(day, week);
-        List<ResolvedLoad> changed = then.loads(day, week);
-        for (int i = 0; i < prescriptions.size(); i++) {
-            if (old.get(i).load().isPresent()
-                    && changed.get(i).load().isPresent()
-                    && !old.get(i).load().equals(changed.get(i).load())) {
-                changes.add(new LoadChange(
-                        block.date(day, week),
-                        day,
-                        week,
-                        prescriptions.get(i),
-                        old.get(i).load().get(),
-                        changed.get(i).load().get()));
-            }
+    private static Map<Place, Planned> planned(Projection projection, PlanAhead.DayAhead day) {
+        Map<Place, Planned> planned = new LinkedHashMap<>();
+        List<PrescribedSets> asked = projection.prescriptions(day.day(), day.week());
+        List<ResolvedLoad> loads = projection.loads(day.day(), day.week());
+        for (int i = 0; i < asked.size(); i++) {
+            PrescribedSets sets = asked.get(i);
+            planned.put(
+                    new Place(sets.letter(), sets.firstSet()),
+                    new Planned(sets.lift(), sets.part(), loads.get(i).load()));
         }
+        return planned;
     }
 }

@@ -1,9 +1,12 @@
 package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -11,15 +14,45 @@ import java.util.List;
  *
  * @param resolver what makes loads of its doses
  * @param log what was lifted of it
+ * @param lifted which of its days were, for whoever changes it
  * @param projection what its doses come to
  * @param today where the lifter is
  */
-public record PlanAhead(Block block, Resolver resolver, Projection.Log log, Projection projection, LocalDate today) {
+public record PlanAhead(
+        Block block, Resolver resolver, Projection.Log log, Lifted lifted, Projection projection, LocalDate today) {
+
+    /** A day of the block that is still to come, its place and week counted from 0. */
+    public record DayAhead(int day, int week, LocalDate date) {}
+
+    /** The days from today on that are not finished, in order of dates. */
+    public List<DayAhead> daysAhead() {
+        List<DayAhead> ahead = new ArrayList<>();
+        for (int week = 0; week < block.weeks(); week++) {
+            for (int day : block.daysByDate()) {
+                LocalDate date = block.date(day, week);
+                if (!date.isBefore(today) && log.on(day, week).isEmpty()) {
+                    ahead.add(new DayAhead(day, week, date));
+                }
+            }
+        }
+        ahead.sort(Comparator.comparing(DayAhead::date));
+        return ahead;
+    }
+
+    /** The days of the seven from today on that are not finished. */
+    List<DayAhead> nextDays() {
+        return daysAhead().stream()
+                .filter(day -> day.date().isBefore(today.plusWeeks(1)))
+                .toList();
+    }
 
     /** Every load that comes out differently by other numbers or kit, from today on, on days not yet finished. */
     public List<LoadChange> changes(Resolver other) {
-        return LoadChange.between(projection, Projection.of(block, other, log), block, today.minusDays(1)).stream()
-                .filter(change -> log.on(change.day(), change.week()).isEmpty())
-                .toList();
+        return LoadChange.between(this, Projection.of(block, other, log));
+    }
+
+    /** Everything that is asked for differently by another block of the same weeks, from today on, on days not yet finished. */
+    public List<LoadChange> changes(Block other) {
+        return LoadChange.between(this, Projection.of(other, resolver, log));
     }
 }

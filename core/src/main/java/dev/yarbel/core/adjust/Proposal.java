@@ -4,12 +4,20 @@ import dev.yarbel.core.measure.Percent;
 import java.util.List;
 
 /** What a rule proposes to change. It changes nothing by itself: a coach takes it, takes another of its kind, or leaves it. */
-public sealed interface Proposal permits MoveWorkingMax {
+public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, PlanChange {
 
     /** What a room outside makes of each kind of proposal. */
     interface Visitor<T> {
 
         T moveWorkingMax(MoveWorkingMax proposal);
+
+        T hold(Hold proposal);
+
+        T followLaw(FollowLaw proposal);
+
+        T nextLoads(NextLoads proposal);
+
+        T swapLift(SwapLift proposal);
     }
 
     <T> T accept(Visitor<T> visitor);

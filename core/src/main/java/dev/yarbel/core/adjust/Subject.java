@@ -5,19 +5,19 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.record.LiftedSession;
+import dev.yarbel.core.session.LiftNumbers;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * What a rule looks at: one lifter in one lift after one session.
  *
- * @param session the finished session that gave cause to look
- * @param pain where it hurt in that session, in the lifter's words
+ * @param plan the lifter's block as it stands
+ * @param sessions what was finished so far, oldest first; the last one gave cause to look, and none after it is known
  * @param aches those open that the lift loads
  */
-public record Subject(
-        Lift lift, Known known, PlanAhead plan, LiftedSession session, Optional<String> pain, List<Ache> aches) {
+public record Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> sessions, List<Ache> aches) {
 
     /**
      * What is known of the lifter in the lift.
@@ -25,15 +25,51 @@ public record Subject(
      * @param workingMax the lift's own
      * @param share the share of an estimate that the coach sets working maxes at, usually 90 to 100 %
      * @param caps how far one decision may move a working max
+     * @param setDown whether the coach ever set down a number of the lift
      */
-    public record Known(Optional<Mass> workingMax, Optional<MaxEstimate> estimate, Percent share, Caps caps) {}
+    public record Known(
+            Optional<Mass> workingMax, Optional<MaxEstimate> estimate, Percent share, Caps caps, boolean setDown) {
+
+        /** Where the working max would stand: the coach's share of the estimate; empty where nothing was lifted for it. */
+        public Optional<Mass> target() {
+            return estimate.filter(known -> !known.movements().isEmpty())
+                    .map(known -> known.max().times(share));
+        }
+    }
 
     public Subject {
+        sessions = List.copyOf(sessions);
         aches = List.copyOf(aches);
+        if (sessions.isEmpty()) {
+            throw new IllegalArgumentException("a session gave cause to look");
+        }
+    }
+
+    /** The session that gave cause to look. */
+    public SeenSession session() {
+        return sessions.get(sessions.size() - 1);
+    }
+
+    /** The session's work sets of the lift. */
+    public List<SeenSet> work() {
+        return session().work(lift);
+    }
+
+    /** The sessions before it in which the lift was done, the newest first. */
+    public List<SeenSession> before() {
+        return IntStream.iterate(sessions.size() - 2, i -> i >= 0, i -> i - 1)
+                .mapToObj(sessions::get)
+                .filter(session -> session.has(lift))
+                .toList();
+    }
+
+    /** The lift's numbers as plans hang on them. */
+    public LiftNumbers numbers() {
+        return plan.resolver().numbers(lift);
     }
 
     /** Whether something hurts that the lift loads, or hurt in the session. */
     public boolean hurts() {
-        return pain.isPresent() || !aches.isEmpty();
+        return session().pain().isPresent() || !aches.isEmpty();
     }
 }

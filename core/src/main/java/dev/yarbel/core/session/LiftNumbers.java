@@ -104,7 +104,7 @@ public record LiftNumbers(
      *
      * @param asked the rating that was asked for
      */
-    LiftedSet heard(LiftedSet set, Rpe asked) {
+    public LiftedSet heard(LiftedSet set, Rpe asked) {
         return set.effort()
                 .rating()
                 .filter(said -> leaning != 0 && !said.equals(Rpe.LIMIT))

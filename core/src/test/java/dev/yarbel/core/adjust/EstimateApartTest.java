@@ -4,6 +4,7 @@ import static dev.yarbel.core.measure.MassUnit.KG;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Kits;
@@ -12,7 +13,6 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Projection;
@@ -40,18 +40,28 @@ class EstimateApartTest {
 
     private static Optional<Finding> finding(
             Mass workingMax, Mass estimate, Percent share, Caps caps, BarLoads loader) {
-        List<Finding> found = new EstimateApart().look(subject(workingMax, estimate, share, caps, loader));
+        List<Finding> found = look(subject(workingMax, estimate, share, caps, loader));
         assertThat(found).hasSizeLessThan(2);
         return found.stream().findFirst();
     }
 
-    /** A lifter with nothing planned whose last session moved the estimate to where it is. */
+    private static List<Finding> look(Subject subject) {
+        EstimateApart rule = new EstimateApart();
+        return rule.look(subject, Tuning.USUAL.threshold(rule));
+    }
+
+    /** A lifter with nothing planned whose estimate the last session left where it is. */
     private static Subject subject(Mass workingMax, Mass estimate, Percent share, Caps caps, BarLoads loader) {
+        return subject(workingMax, estimate, estimate, share, caps, loader);
+    }
+
+    private static Subject subject(
+            Mass workingMax, Mass before, Mass estimate, Percent share, Caps caps, BarLoads loader) {
         MaxEstimate moved = new MaxEstimate(
                 estimate,
                 estimate.times(Percent.of(5)),
-                List.of(new MaxEstimate.Movement(MONDAY, workingMax, estimate, Mass.ofKg(4), List.of())));
-        return subject(new Subject.Known(Optional.of(workingMax), Optional.of(moved), share, caps), loader);
+                List.of(new MaxEstimate.Movement(MONDAY, before, estimate, Mass.ofKg(4), List.of())));
+        return subject(new Subject.Known(Optional.of(workingMax), Optional.of(moved), share, caps, true), loader);
     }
 
     private static Subject subject(Subject.Known known, BarLoads loader) {
@@ -64,10 +74,10 @@ class EstimateApartTest {
                         nothing,
                         resolver,
                         Projection.Log.NONE,
+                        Lifted.NOTHING,
                         Projection.of(nothing, resolver, Projection.Log.NONE),
                         MONDAY),
-                new LiftedSession(MONDAY, List.of()),
-                Optional.empty(),
+                List.of(new SeenSession(MONDAY, Optional.empty(), List.of(), Optional.empty())),
                 List.of());
     }
 
@@ -108,6 +118,21 @@ class EstimateApartTest {
         assertThat(move(finding("200", "202")).after()).isEqualTo(Mass.of("191.9", KG));
     }
 
+    /** One hard session is held: a fall needs the estimate to have been as low before it. */
+    @Test
+    void aFallThatOneSessionMadeIsHeldAndARiseIsNot() {
+        assertThat(look(after("210.6", "189"))).isEmpty();
+        // 95 % of 205.26 is 195.0, of 205.3 it is 195.03: within 2.5 % of 200
+        assertThat(look(after("205.3", "189"))).isEmpty();
+        assertThat(look(after("205.2", "189"))).hasSize(1);
+        assertThat(look(after("210", "230"))).hasSize(1);
+    }
+
+    private static Subject after(String before, String estimate) {
+        return subject(
+                Mass.ofKg(200), Mass.of(before, KG), Mass.of(estimate, KG), Percent.of(95), Caps.USUAL, Kits.kg());
+    }
+
     @Test
     void withinTwoAndAHalfPercentTheyAgree() {
         // 95 % of 215.78 is 204.99
@@ -146,8 +171,7 @@ class EstimateApartTest {
     }
 
     private static List<Finding> look(Optional<Mass> workingMax, Optional<MaxEstimate> estimate) {
-        return new EstimateApart()
-                .look(subject(new Subject.Known(workingMax, estimate, Percent.of(95), Caps.USUAL), Kits.kg()));
+        return look(subject(new Subject.Known(workingMax, estimate, Percent.of(95), Caps.USUAL, true), Kits.kg()));
     }
 
     @Test

@@ -1,0 +1,57 @@
+package dev.yarbel.core.adjust;
+
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A set was logged with about 2.2 times the load that was asked for, or with 1/2.2 of it: pounds were written as kilograms, or
+ * the other way round. Within 3 % of that it is told (a starting value of ours), since a step up or down may lie in between.
+ */
+final class UnitSlip implements CallRule {
+
+    private static final Threshold WITHIN = Threshold.of("3", "1", "1", "5", Threshold.Unit.PERCENT);
+
+    @Override
+    public String key() {
+        return "unit-slip";
+    }
+
+    @Override
+    public Urgency urgency() {
+        return Urgency.DOUBTFUL;
+    }
+
+    @Override
+    public Optional<Threshold> threshold() {
+        return Optional.of(WITHIN);
+    }
+
+    /** The nearer a load must be, the less it says; so the threshold is what is still taken for a slip. */
+    @Override
+    public List<Finding> look(Subject subject, BigDecimal threshold) {
+        Percent within = Percent.of(threshold);
+        List<SeenSet> slips = subject.work().stream()
+                .filter(set -> set.askedLoad()
+                        .filter(asked -> isSlip(set.set().load(), asked, within))
+                        .isPresent())
+                .toList();
+        return slips.isEmpty()
+                ? List.of()
+                : List.of(Finding.of(this, new Evidence.Sets(slips), new Hold(subject.lift())));
+    }
+
+    private static boolean isSlip(Mass lifted, Mass asked, Percent within) {
+        // as many kilograms as there are pounds, or as many pounds as kilograms
+        Mass more = Mass.of(asked.in(MassUnit.LB), MassUnit.KG);
+        Mass less = Mass.of(asked.in(MassUnit.KG), MassUnit.LB);
+        return near(lifted, more, within) || near(lifted, less, within);
+    }
+
+    private static boolean near(Mass lifted, Mass other, Percent within) {
+        return other.isPositive() && !lifted.distanceTo(other).percentOf(other).isGreaterThan(within);
+    }
+}
