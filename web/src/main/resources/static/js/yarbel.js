@@ -69,20 +69,15 @@
       markWeek(columnOf(".grid thead th.current"));
     } else if (event.key === "Enter" && event.target === document.body && document.querySelector(".grid:not(.weekgrid)")) {
       editWeek();
-    } else if (/^[0-9abdstw/]$/.test(event.key)) {
+    } else if (/^[0-9abdjkstuw/]$/.test(event.key)) {
       var target = document.querySelector('[data-key="' + event.key + '"]')
           || (event.key === "/" && document.querySelector('[data-key="1"]'));
       if (!target) {
         return;
       }
-      var own = document.querySelector("input[name=own]");
-      if (event.key === "s" && own && own.value === "") {
-        own.focus();
-      } else {
-        target.click();
-      }
+      target.click();
       if (target.matches("summary")) {
-        target.parentElement.querySelector("a").focus();
+        target.parentElement.querySelector("a, select, input:not([type=hidden])").focus();
       }
     } else {
       return;

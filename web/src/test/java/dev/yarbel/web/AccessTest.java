@@ -215,6 +215,9 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/free/{session}/reopen", May.LIFTER_AND_COACH),
             entry("GET /calls", May.ANY_COACH),
             entry("GET /calls/answered", May.ANY_COACH),
+            entry("GET /calls/rules", May.ANY_COACH),
+            entry("POST /calls/rules/{rule}", May.ANY_COACH),
+            entry("POST /calls/rules/{rule}/reset", May.ANY_COACH),
             entry("POST /calls/{id}/take-back", May.THEIR_COACH),
             entry("GET /calls/{id}", May.THEIR_COACH),
             entry("POST /calls/{id}/take", May.THEIR_COACH),
@@ -355,6 +358,7 @@ class AccessTest {
         variables.put("shelf", "plates");
         variables.put("code", "sleep");
         variables.put("lift", "front-squat");
+        variables.put("rule", "hard-once");
         variables.put("day", 0);
         variables.put("week", 1);
         as(Who.LIFTER, "/floor/free/sets", Map.of("lift", "barbell-row", "load", "30", "reps", "10", "effort", "easy"));

@@ -66,6 +66,7 @@ class FuzzTest {
             "POST /me/sessions/{key}/end",
             "POST /me/sessions/end",
             "POST /calls/{id}/take-back",
+            "POST /calls/rules/{rule}/reset",
             "POST /club/coaches/{id}/bring-back",
             "POST /kit/pieces/{piece}/restore",
             "POST /kit/{gym}/open",
@@ -183,6 +184,7 @@ class FuzzTest {
                 "/live?lifter=" + club.lifter.id(),
                 "/calls/" + slip,
                 "/calls/answered",
+                "/calls/rules",
                 "/me",
                 "/me/second-factor")) {
             collect(coach, page, forms);

@@ -59,6 +59,7 @@ class PageCostTest {
             "/lifters",
             "/lifters?q=oth",
             "/calls",
+            "/calls/rules",
             "/kit/" + club.gym,
             base + "/plan",
             base + "/floor",

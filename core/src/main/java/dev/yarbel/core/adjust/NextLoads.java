@@ -22,7 +22,7 @@ import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /**
- * The proposal to write other loads into the doses of a lift in the coming seven days, and nowhere else.
+ * The proposal to write other loads into the doses of a lift in its next week of training, and nowhere else.
  *
  * @param share of what was asked for; 100 % where a step is left out
  */
@@ -51,9 +51,28 @@ public record NextLoads(Lift lift, Percent share, List<SetDoses.Change> doses) i
                 .orElse(part));
     }
 
+    /** A load of the coach's own for the next session, in the place of what its law makes of the last; empty where that is gone. */
+    public static Optional<NextLoads> written(PlanAhead plan, FollowLaw law, Mass load, MassUnit unit) {
+        int week = law.day().week();
+        return plan.block().days().get(law.day().day()).slots().stream()
+                .filter(slot -> slot.letter().equals(law.next().letter()))
+                .findFirst()
+                .flatMap(slot -> slot.dose(week).map(dose -> {
+                    Dose other = asKept(new Dose(dose.parts().stream()
+                            .map(part ->
+                                    part.basis().goesOnFromLast() ? part.with(new LoadBasis.Fixed(load, unit)) : part)
+                            .toList()));
+                    Percent share = law.load().map(load::percentOf).orElse(Percent.HUNDRED);
+                    return new NextLoads(
+                            law.lift(),
+                            share,
+                            List.of(new SetDoses.Change(slot.id(), week, Optional.of(dose), Optional.of(other))));
+                }));
+    }
+
     private static Optional<NextLoads> of(PlanAhead plan, Lift lift, Percent share, UnaryOperator<Part> change) {
         List<SetDoses.Change> changes = new ArrayList<>();
-        for (PlanAhead.DayAhead day : plan.nextDays()) {
+        for (PlanAhead.DayAhead day : plan.nextWeekOf(lift)) {
             for (Slot slot : plan.block().days().get(day.day()).slots()) {
                 slot.dose(day.week()).filter(dose -> slot.lift().equals(lift)).ifPresent(dose -> {
                     Dose other =

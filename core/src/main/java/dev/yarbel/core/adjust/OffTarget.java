@@ -16,17 +16,24 @@ final class OffTarget {
 
     private OffTarget() {}
 
-    /** The hardest set of a session's, where it rated so many points or more above its target. */
+    /**
+     * The hardest set of a session's, where it rated so many points or more above its target. A set with more on the bar than was
+     * asked for does not count: that it was harder is no news of the lifter.
+     */
     static Optional<SeenSet> over(List<SeenSet> work, LiftNumbers numbers, BigDecimal points) {
-        return rated(work, numbers)
+        return rated(work.stream().filter(set -> !set.isHeavierThanAsked()).toList(), numbers)
                 .filter(set -> BigDecimal.valueOf(set.halvesOver(numbers).orElseThrow())
                                 .compareTo(points.multiply(HALVES))
                         >= 0);
     }
 
-    /** The hardest set of a session's, where even that rated so many points or more below its target. */
+    /**
+     * The hardest set of a session's, where even that rated so many points or more below its target, with no less on the bar than was
+     * asked for.
+     */
     static Optional<SeenSet> under(List<SeenSet> work, LiftNumbers numbers, BigDecimal points) {
         return rated(work, numbers)
+                .filter(set -> !set.isLighterThanAsked())
                 .filter(set -> BigDecimal.valueOf(set.halvesOver(numbers).orElseThrow())
                                 .negate()
                                 .compareTo(points.multiply(HALVES))

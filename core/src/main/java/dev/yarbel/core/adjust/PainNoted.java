@@ -46,13 +46,22 @@ final class PainNoted implements CallRule {
                         .isPresent())
                 .toList();
         boolean hurt = !missed.isEmpty()
-                || subject.session().pain().isPresent()
+                || subject.session().pain().isPresent() && isFirst(subject)
                 || subject.aches().stream().anyMatch(ache -> !ache.since()
                         .isBefore(subject.session().date()));
         return hurt
                 ? List.of(Finding.of(
                         this, new Evidence.Hurt(subject.session().pain(), subject.aches(), missed), proposal(subject)))
                 : List.of();
+    }
+
+    /** Where it hurt nobody may have said; then the session's first lift stands for all of it. */
+    private static boolean isFirst(Subject subject) {
+        return subject.session().done().stream()
+                .filter(done -> !done.task().warmUp())
+                .findFirst()
+                .filter(done -> done.set().lift().equals(subject.lift()))
+                .isPresent();
     }
 
     private static Proposal proposal(Subject subject) {

@@ -2,6 +2,7 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Lifted;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
@@ -39,10 +40,15 @@ public record PlanAhead(
         return ahead;
     }
 
-    /** The days of the seven from today on that are not finished. */
-    List<DayAhead> nextDays() {
-        return daysAhead().stream()
-                .filter(day -> day.date().isBefore(today.plusWeeks(1)))
+    /** The next day ahead that asks for a lift, and those of the six days after it. */
+    List<DayAhead> nextWeekOf(Lift lift) {
+        List<DayAhead> days = daysAhead().stream()
+                .filter(day -> block.days().get(day.day()).slots().stream()
+                        .anyMatch(slot -> slot.lift().equals(lift)
+                                && slot.dose(day.week()).isPresent()))
+                .toList();
+        return days.stream()
+                .filter(day -> day.date().isBefore(days.get(0).date().plusWeeks(1)))
                 .toList();
     }
 

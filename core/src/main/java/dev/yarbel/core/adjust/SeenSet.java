@@ -2,6 +2,7 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails.MissedBy;
 import dev.yarbel.core.session.AskedDay;
@@ -17,6 +18,11 @@ import java.util.Optional;
  * @param asked empty where nobody planned it
  */
 public record SeenSet(LocalDate date, TaskKey task, LiftedSet set, Optional<PrescribedSets> asked) {
+
+    /** Another load than asked, and no rounding; starting values of ours. */
+    private static final Percent MORE = Percent.of("102.5");
+
+    private static final Percent LESS = Percent.of("97.5");
 
     /** More than four left is at least four and a half; how many, nobody knows. */
     private static final Rpe EASIEST_KNOWN = Rpe.withHalvesLeft(9);
@@ -54,6 +60,20 @@ public record SeenSet(LocalDate date, TaskKey task, LiftedSet set, Optional<Pres
         return set.effort().isMoreThanFourLeft()
                 ? Optional.of(EASIEST_KNOWN)
                 : numbers.heard(set, target).ratingOnRecord();
+    }
+
+    /** Whether more was on the bar than was asked for, by 2.5 % and more: then a harder rating is no wonder. */
+    boolean isHeavierThanAsked() {
+        return askedLoad()
+                .filter(asked -> set.load().isGreaterThan(asked.times(MORE)))
+                .isPresent();
+    }
+
+    /** Whether less was on the bar than was asked for, by 2.5 % and more: then an easier rating is no wonder. */
+    boolean isLighterThanAsked() {
+        return askedLoad()
+                .filter(asked -> set.load().isLessThan(asked.times(LESS)))
+                .isPresent();
     }
 
     /** The repetitions that were asked for and not made, from 0. */

@@ -24,7 +24,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
- * The proposal to do another lift in the place of one in the coming seven days. Its slots stand behind those they take the place
+ * The proposal to do another lift in the place of one in its next week of training. Its slots stand behind those they take the place
  * of, which ask for nothing in that week; sets and repetitions stay, and nothing is harder than three left. What has a load of its
  * own or hangs on the last time begins by feel of the rating: of the other lift neither says anything.
  *
@@ -46,7 +46,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
     /** The next week's slots of a lift with another in their place; empty where it is not asked for. */
     public static Optional<SwapLift> of(PlanAhead plan, Lift lift, Lift to) {
         List<Place> places = new ArrayList<>();
-        for (PlanAhead.DayAhead day : plan.nextDays()) {
+        for (PlanAhead.DayAhead day : plan.nextWeekOf(lift)) {
             for (Slot slot : plan.block().days().get(day.day()).slots()) {
                 if (slot.lift().equals(lift) && slot.dose(day.week()).isPresent()) {
                     places.add(new Place(slot.id(), day.week()));

@@ -55,6 +55,23 @@ class CallRulesTest {
                 .allSatisfy(finding -> assertThat(finding.proposal()).isEqualTo(new Hold(Lift.SQUAT)));
     }
 
+    /** Whoever puts more on than was asked for rates it harder; that is no news of how they are. */
+    @ParameterizedTest
+    @CsvSource({"184.5, true", "185, false"})
+    void moreOnTheBarThanAskedExplainsAHarderRating(String load, boolean found) {
+        assertThat(squat().lifted(1, "1 @8 | 180", load + "x1 9.5").look(HARD_ONCE))
+                .hasSize(found ? 1 : 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"175.5, true", "175, false"})
+    void lessOnTheBarThanAskedExplainsAnEasierRating(String load, boolean found) {
+        assertThat(squat().estimate("200", "210")
+                        .lifted(1, "1 @8 | 180", load + "x1 7")
+                        .look(new Lighter()))
+                .hasSize(found ? 1 : 0);
+    }
+
     @Test
     void aCoachsThresholdIsWhatCounts() {
         CallScene scene = squat().lifted(1, "1 @8", "180x1 9");

@@ -58,30 +58,30 @@ class BlockEditor {
     /**
      * Makes an edit and keeps what became of the block.
      *
-     * @return whether anything is different; if not, nothing is written
+     * @return the number of the ledger's entry; empty where nothing is different: then nothing is written
      * @throws BlockRefused when it does not go, or stands behind a closed gate
      */
-    boolean make(Person coach, HeldBlock held, BlockEdit edit, EditRecord record) {
+    Optional<Long> make(Person coach, HeldBlock held, BlockEdit edit, EditRecord record) {
         return make(coach, held, edit, record, Optional.empty());
     }
 
-    private boolean make(Person coach, HeldBlock held, BlockEdit edit, EditRecord record, Optional<Long> undoes) {
+    private Optional<Long> make(
+            Person coach, HeldBlock held, BlockEdit edit, EditRecord record, Optional<Long> undoes) {
         Edited edited = held.tried(edit);
         if (edited.block().equals(held.block())) {
-            return false;
+            return Optional.empty();
         }
         checkGates(held, edited);
         store.save(held.read().lifter(), held.rows(), edited.block());
-        ledger.write(
+        return Optional.of(ledger.write(
                 coach,
                 held.read().lifter(),
                 record.kind(),
                 record.subject(),
-                Optional.empty(),
+                record.why(),
                 record.before(),
                 record.after(),
-                new Ledger.Trace(held.rows().id(), json.write(new EditJson.Kept(edit, edited.back())), undoes));
-        return true;
+                new Ledger.Trace(held.rows().id(), json.write(new EditJson.Kept(edit, edited.back())), undoes)));
     }
 
     /** No dose comes into a slot, or comes more often than before, behind a gate that is closed. */
@@ -128,7 +128,12 @@ class BlockEditor {
         for (Iterator<Ledger.Traced> oldestFirst = new ArrayDeque<>(newestFirst).descendingIterator();
                 oldestFirst.hasNext(); ) {
             Ledger.Traced edit = oldestFirst.next();
-            if (edit.by() != coach.accountId() || json.read(edit.payload()).isEmpty()) {
+            // a call is taken back where it was answered
+            boolean desk = !ChangeKind.of(Optional.of(ChangeKind.About.CALLS))
+                    .contains(edit.change().kind());
+            if (!desk
+                    || edit.by() != coach.accountId()
+                    || json.read(edit.payload()).isEmpty()) {
                 continue;
             }
             if (edit.undoes().isEmpty()) {
@@ -167,6 +172,23 @@ class BlockEditor {
                     : refused;
         }
         return Optional.of(told);
+    }
+
+    /**
+     * Takes back one entry, whoever made it and whatever was done elsewhere in the block since.
+     *
+     * @return the ledger's entry of that; empty where the entry changed nothing of this block
+     * @throws BlockRefused when somebody wrote something else there meanwhile, or it was lifted
+     */
+    Optional<Long> takeBack(Person coach, HeldBlock held, long entry, EditRecord record) {
+        List<Ledger.Traced> written = written(held, Instant.EPOCH);
+        return written.stream()
+                .filter(traced -> traced.id() == entry)
+                .findFirst()
+                .flatMap(traced -> json.read(traced.payload()).flatMap(kept -> {
+                    checkWeeksStand(coach, written, traced);
+                    return make(coach, held, kept.back(), record, Optional.of(entry));
+                }));
     }
 
     /** Weeks are counted: where somebody else has moved them since, a week's number means another week. */

@@ -336,7 +336,29 @@ public class Blocks implements PlannedNeeds {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean make(Person coach, HeldBlock held, BlockEdit edit, EditRecord record) {
+        return decide(coach, held, edit, record).isPresent();
+    }
+
+    /**
+     * The same for a decision that is to be found again.
+     *
+     * @return the number of the ledger's entry; empty where nothing is different
+     * @throws BlockRefused when it does not go, or stands behind a closed gate
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<Long> decide(Person coach, HeldBlock held, BlockEdit edit, EditRecord record) {
         return editor.make(coach, held, edit, record);
+    }
+
+    /**
+     * Takes back what one entry of the ledger changed of a block that is held.
+     *
+     * @return the ledger's entry of that; empty where the entry changed nothing of the block
+     * @throws BlockRefused when somebody wrote something else there meanwhile, or it was lifted
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<Long> takeBack(Person coach, HeldBlock held, long entry, EditRecord record) {
+        return editor.takeBack(coach, held, entry, record);
     }
 
     /** Takes back the latest edit of one's own; its subject in the ledger, or empty when there is none to take back. */

@@ -81,7 +81,7 @@ class Following {
         try {
             return Boolean.TRUE.equals(transactions.execute(status -> {
                 HeldBlock held = editor.hold(theirs);
-                return editor.make(coach, held, theirEdit.apply(held), record);
+                return editor.make(coach, held, theirEdit.apply(held), record).isPresent();
             }));
         } catch (BlockRefused | EditRefused doesNotGoThere) {
             return false;

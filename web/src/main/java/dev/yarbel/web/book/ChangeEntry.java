@@ -75,6 +75,11 @@ class ChangeEntry {
         return Optional.ofNullable(payload);
     }
 
+    /** The block it changed; empty where it is about something else. */
+    Optional<Long> blockId() {
+        return Optional.ofNullable(blockId);
+    }
+
     Ledger.Traced traced() {
         return new Ledger.Traced(id, madeBy, madeByName, change(), payload, Optional.ofNullable(undoes));
     }

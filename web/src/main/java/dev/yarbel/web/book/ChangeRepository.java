@@ -28,28 +28,27 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
 
     Optional<ChangeEntry> findByClubIdAndId(long clubId, long id);
 
-    /** Whether a working max of a lift was decided on since an entry, by whatever way. */
-    @NativeQuery("""
-            select exists (
-              select 1 from change_entry
-              where club_id = :clubId and lifter_id = :lifterId and id > :entry and subject[1] = :lift
-                and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK'))""")
-    boolean isDecidedSince(long clubId, long lifterId, String lift, long entry);
-
-    /** For each of these entries whether the working max of its lift was decided on since. */
+    /**
+     * Those of some decisions that something stands on: of one that moved nothing or a working max, whatever moved that lift's since;
+     * of one that wrote into a block, whatever undid it.
+     */
     @NativeQuery("""
             select e.id from change_entry e
             where e.club_id = :clubId and e.id in (:entries) and exists (
               select 1 from change_entry l
-              where l.club_id = e.club_id and l.lifter_id = e.lifter_id and l.id > e.id and l.subject[1] = e.subject[1]
-                and l.kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK'))""")
+              where l.club_id = e.club_id and l.lifter_id = e.lifter_id and l.id > e.id
+                and case when e.block_id is null
+                  then l.subject[1] = e.subject[1] and (l.kind = 'WORKING_MAX'
+                    or l.kind in ('CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK')
+                      and l.payload is not null and l.block_id is null)
+                  else l.undoes = e.id end)""")
     List<Long> decidedSince(long clubId, Collection<Long> entries);
 
     /** The decisions on the working max of a lift, oldest first. */
     @NativeQuery("""
             select * from change_entry
             where club_id = :clubId and lifter_id = :lifterId and subject[1] = :lift
-              and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK') order by id""")
+              and block_id is null and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK') order by id""")
     List<ChangeEntry> findDecisionsOnWorkingMax(long clubId, long lifterId, String lift);
 
     List<ChangeEntry> findByClubIdAndIdIn(long clubId, Collection<Long> ids);

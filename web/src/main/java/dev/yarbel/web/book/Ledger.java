@@ -58,9 +58,13 @@ public class Ledger implements ChangeLog {
     /** An entry with its trace. */
     public record Traced(long id, long by, String who, Change change, String payload, Optional<Long> undoes) {}
 
-    /** Writes an entry that can be undone, within the caller's transaction. */
+    /**
+     * Writes an entry that can be undone, within the caller's transaction.
+     *
+     * @return the number of the entry
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void write(
+    public long write(
             Person who,
             LifterCard lifter,
             ChangeKind kind,
@@ -70,14 +74,16 @@ public class Ledger implements ChangeLog {
             String after,
             Trace trace) {
         Change change = new Change(clock.instant(), who.personName(), kind, subject, why, before, after);
-        changes.save(new ChangeEntry(who.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change)
-                .traced(trace));
+        return changes.save(new ChangeEntry(
+                                who.clubId(), lifter.id(), change.at(), who.accountId(), who.personName(), change)
+                        .traced(trace))
+                .id();
     }
 
     /**
-     * A decision about a lift's working max.
+     * A decision about a lift.
      *
-     * @param stands whether none was made since
+     * @param stands whether none about its working max was made since, nor what it wrote into a block undone
      */
     public record Decision(Change change, boolean stands) {}
 
@@ -116,18 +122,30 @@ public class Ledger implements ChangeLog {
                 .id();
     }
 
-    /** What a decision moved; empty when it moved nothing. */
+    /**
+     * What a decision did.
+     *
+     * @param moved the working max it moved
+     * @param block the block it wrote something into
+     */
+    public record Done(Optional<MovedMax> moved, Optional<Long> block) {}
+
+    /** What a decision did; neither where it left all as it was. */
     @Transactional(readOnly = true)
-    public Optional<MovedMax> moved(LifterCard lifter, long entry) {
-        return changes.findByClubIdAndId(lifter.clubId(), entry)
-                .flatMap(ChangeEntry::payload)
-                .map(MovedMax::parse);
+    public Done done(LifterCard lifter, long entry) {
+        Optional<ChangeEntry> written = changes.findByClubIdAndId(lifter.clubId(), entry);
+        Optional<Long> block = written.flatMap(ChangeEntry::blockId);
+        return new Done(
+                written.filter(e -> block.isEmpty())
+                        .flatMap(ChangeEntry::payload)
+                        .map(MovedMax::parse),
+                block);
     }
 
     /** Whether a later decision stands on one. */
     @Transactional(readOnly = true)
-    public boolean isOvertaken(LifterCard lifter, Lift lift, long entry) {
-        return changes.isDecidedSince(lifter.clubId(), lifter.id(), lift.key(), entry);
+    public boolean isOvertaken(LifterCard lifter, long entry) {
+        return !changes.decidedSince(lifter.clubId(), List.of(entry)).isEmpty();
     }
 
     /** A working max as it was and as it became, exactly. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Strips;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Frame;
@@ -67,7 +68,7 @@ class CallsController {
     @GetMapping
     ModelAndView calls(@AuthenticationPrincipal Person coach, @ModelAttribute("frame") Frame frame) {
         List<SlipLine> queue = queue(coach, frame);
-        return page(coach, queue.stream().findFirst(), queue, FormState.NONE);
+        return page(coach, queue.stream().filter(line -> !line.isQuiet()).findFirst(), queue, FormState.NONE);
     }
 
     @GetMapping("/{id}")
@@ -87,9 +88,17 @@ class CallsController {
 
     @PostMapping("/{id}/take-back")
     String takeBack(@AuthenticationPrincipal Person coach, @PathVariable long id, RedirectAttributes flash) {
-        boolean done = slips.takeBack(coach, id);
+        boolean done = takenBack(coach, id);
         flash.addFlashAttribute("notice", words.say(done ? "calls.taken-back" : "calls.stands"));
         return "redirect:/calls/answered";
+    }
+
+    private boolean takenBack(Person coach, long id) {
+        try {
+            return slips.takeBack(coach, id);
+        } catch (BlockRefused overtaken) {
+            return false;
+        }
     }
 
     /** The slip as things stand now; or the queue, and who answered the slip. */
@@ -143,29 +152,75 @@ class CallsController {
             Person coach, Answered answered, Sent<Answer> sent, Frame frame, RedirectAttributes flash) {
         long id = answered.id();
         return sent.answer(
-                "answer",
-                answer -> switch (slips.answer(coach, id, answered.how(), answer.reply())) {
-                    case CHANGED_MEANWHILE -> {
-                        ModelAndView page = again(coach, id, frame, sent.typed("answer"), flash)
-                                .addObject("notice", words.say("calls.changed-meanwhile"));
-                        page.setStatus(HttpStatus.CONFLICT);
-                        yield page;
-                    }
-                    case ANSWERED_ALREADY -> again(coach, id, frame, sent.typed("answer"), flash);
-                    case DONE -> {
-                        flash.addFlashAttribute(
-                                "notice",
-                                words.say("calls.done." + answered.how().done()));
-                        yield new ModelAndView("redirect:/calls");
-                    }
+                answered.how().form(),
+                answer -> {
+                    String next = next(coach, id, frame);
+                    Slips.Outcome outcome = outcome(coach, answered, answer);
+                    return switch (outcome.came()) {
+                        case CHANGED_MEANWHILE -> {
+                            ModelAndView page = again(
+                                            coach,
+                                            id,
+                                            frame,
+                                            sent.typed(answered.how().form()),
+                                            flash)
+                                    .addObject("notice", words.say("calls.changed-meanwhile"));
+                            page.setStatus(HttpStatus.CONFLICT);
+                            yield page;
+                        }
+                        case ANSWERED_ALREADY ->
+                            again(coach, id, frame, sent.typed(answered.how().form()), flash);
+                        case DONE -> {
+                            flash.addFlashAttribute("notice", done(answered.how(), outcome));
+                            flash.addFlashAttribute("answered", id);
+                            yield new ModelAndView("redirect:" + next);
+                        }
+                    };
                 },
                 state -> again(coach, id, frame, state, flash));
     }
 
+    private Slips.Outcome outcome(Person coach, Answered answered, Answer answer) {
+        try {
+            return slips.answer(coach, answered.id(), answered.how(), answer.reply());
+        } catch (BlockRefused changed) {
+            return Slips.Outcome.of(Slips.Came.CHANGED_MEANWHILE);
+        }
+    }
+
+    /** Where to go once a slip is answered: to the one behind it, else to the first that waits. */
+    private String next(Person coach, long id, Frame frame) {
+        List<Long> waiting = queue(coach, frame).stream()
+                .filter(line -> !line.isQuiet())
+                .map(SlipLine::id)
+                .toList();
+        int at = waiting.indexOf(id);
+        return at >= 0 && at + 1 < waiting.size() ? "/calls/" + waiting.get(at + 1) : "/calls";
+    }
+
+    private String done(How how, Slips.Outcome outcome) {
+        String said = words.say("calls.done." + how.done());
+        return outcome.learnt()
+                .map(learnt -> said + " "
+                        + words.say(
+                                "calls.learnt",
+                                words.say("calls.line." + learnt.rule()),
+                                words.figure(
+                                        learnt.threshold().stripTrailingZeros().toPlainString())))
+                .orElse(said);
+    }
+
     private ModelAndView page(Person coach, Optional<SlipLine> open, List<SlipLine> queue, FormState state) {
-        ModelAndView page =
-                new ModelAndView("calls/calls").addObject("queue", queue).addObject("state", state);
+        ModelAndView page = new ModelAndView("calls/calls")
+                .addObject(
+                        "queue", queue.stream().filter(line -> !line.isQuiet()).toList())
+                .addObject("quiet", queue.stream().filter(SlipLine::isQuiet).toList())
+                .addObject("state", state);
         open.ifPresent(line -> {
+            int at = queue.indexOf(line);
+            page.addObject("earlier", at > 0 ? queue.get(at - 1).id() : null)
+                    .addObject(
+                            "later", at + 1 < queue.size() ? queue.get(at + 1).id() : null);
             SlipView slip = slips.view(coach, line);
             page.addObject("slip", slip)
                     .addObject("lifter", slip.plan().lifter())

@@ -4,13 +4,14 @@ import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Caps;
 import dev.yarbel.core.adjust.Finding;
 import dev.yarbel.core.adjust.PlanAhead;
+import dev.yarbel.core.adjust.SeenSession;
 import dev.yarbel.core.adjust.Subject;
+import dev.yarbel.core.adjust.Tuning;
 import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.record.LiftedSession;
-import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionLog;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -21,35 +22,53 @@ class Findings {
 
     private final Calls calls = new Calls(Calls.RULES);
 
-    /** What the rules find in a lift after a session, most urgent first; nothing once the session is out of the log's reach. */
-    List<Finding> look(LifterBlock block, Lift lift, long sessionId) {
-        Optional<LiftRecord> standing = block.standing().of(lift);
-        Optional<SessionLog> session = block.standing().log().stream()
-                .filter(logged -> logged.id() == sessionId)
-                .findFirst();
-        return standing.isEmpty() || session.isEmpty()
-                ? List.of()
-                : calls.look(subject(block, standing.get(), session.get()));
+    /** What the rules find in a lift after a session, weightiest first; nothing once the session is out of the log's reach. */
+    List<Finding> look(LifterBlock block, Lift lift, long sessionId, Tuning tuning) {
+        List<SeenSession> seen = until(block, sessionId);
+        return seen.isEmpty() ? List.of() : calls.look(subject(block, lift, seen), tuning);
+    }
+
+    /** The finished sessions up to one of them, oldest first; none where it is not among them. */
+    private static List<SeenSession> until(LifterBlock block, long sessionId) {
+        List<SeenSession> seen = new ArrayList<>();
+        for (SessionLog session : block.standing().log()) {
+            if (session.finished()) {
+                seen.add(new SeenSession(session.date(), session.asked(), session.sets(), session.pain()));
+            }
+            if (session.id() == sessionId) {
+                return session.finished() ? seen : List.of();
+            }
+        }
+        return List.of();
     }
 
     /** What rules look at when they look at a lifter's lift after a session. */
-    private static Subject subject(LifterBlock block, LiftRecord standing, SessionLog session) {
+    private static Subject subject(LifterBlock block, Lift lift, List<SeenSession> seen) {
+        Optional<LiftRecord> standing = block.standing().of(lift);
         return new Subject(
-                standing.lift(),
+                lift,
                 new Subject.Known(
-                        standing.workingMax(),
-                        standing.estimate(),
+                        standing.flatMap(LiftRecord::workingMax),
+                        standing.flatMap(LiftRecord::estimate),
                         block.lifter().shareOfEstimate(),
-                        Caps.on(block.today(), block.lifter().noviceSince())),
+                        Caps.on(block.today(), block.lifter().noviceSince()),
+                        standing.filter(known -> !known.setDown().isEmpty()
+                                        || known.workingMax().isPresent())
+                                .isPresent()),
                 ahead(block),
-                new LiftedSession(
-                        session.date(),
-                        session.sets().stream().map(DoneSet::set).toList()),
-                session.pain(),
-                block.lifter().aching(standing.lift(), block.standing().catalogue()));
+                seen,
+                block.lifter().aching(lift, block.standing().catalogue()));
+    }
+
+    /** Whether something hurts that a lift loads, or hurt in a session. */
+    static boolean hurts(LifterBlock block, Lift lift, long sessionId) {
+        return !block.lifter().aching(lift, block.standing().catalogue()).isEmpty()
+                || block.standing().log().stream()
+                        .anyMatch(session ->
+                                session.id() == sessionId && session.pain().isPresent());
     }
 
     static PlanAhead ahead(LifterBlock block) {
-        return new PlanAhead(block.block(), block.resolver(), block.log(), block.projection(), block.today());
+        return new PlanAhead(block.block(), block.resolver(), block.log(), block, block.projection(), block.today());
     }
 }

@@ -1,30 +1,32 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.FollowLaw;
+import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
+import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
-import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.page.Person;
-import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.page.Words;
 import java.util.Optional;
-import org.springframework.stereotype.Component;
 
-/** Finds what a coach can do with each kind of proposal, and takes back what was done. */
-@Component
-class Handlers implements Proposal.Visitor<Handling> {
-
-    private final Book book;
-    private final Ledger ledger;
-
-    Handlers(Book book, Ledger ledger) {
-        this.book = book;
-        this.ledger = ledger;
-    }
+/** Finds what a coach can do with each kind of proposal about a lifter. */
+record Handlers(Book book, Blocks blocks, Ledger ledger, Words words, LifterBlock block)
+        implements Proposal.Visitor<Handling> {
 
     Handling of(Proposal proposal) {
         return proposal.accept(this);
+    }
+
+    /** The working max of a lift as it stands. */
+    Optional<Mass> workingMax(Lift lift) {
+        return block.standing().of(lift).flatMap(LiftRecord::workingMax);
     }
 
     @Override
@@ -32,24 +34,23 @@ class Handlers implements Proposal.Visitor<Handling> {
         return new WorkingMaxMoved(book, proposal);
     }
 
-    /**
-     * Puts back what an answer's entry in the ledger moved, within the caller's transaction; an answer that moved nothing is
-     * only said to be taken back.
-     *
-     * @return whether it could be
-     */
-    boolean takeBack(Person coach, LifterCard lifter, Lift lift, long entry) {
-        if (ledger.isOvertaken(lifter, lift, entry)) {
-            return false;
-        }
-        Optional<Ledger.MovedMax> moved = ledger.moved(lifter, entry);
-        if (moved.isPresent()) {
-            MoveWorkingMax back =
-                    new MoveWorkingMax(lift, moved.get().after(), moved.get().before());
-            return of(back).take(new Handling.Decision(coach, lifter, ChangeKind.CALL_TAKEN_BACK, Optional.empty()))
-                    .isPresent();
-        }
-        ledger.decide(coach, lifter, ChangeKind.CALL_TAKEN_BACK, lift, Optional.empty(), "", "", Optional.empty());
-        return true;
+    @Override
+    public Handling hold(Hold proposal) {
+        return new NothingChanged(this, proposal.lift(), Optional.empty());
+    }
+
+    @Override
+    public Handling followLaw(FollowLaw proposal) {
+        return new NothingChanged(this, proposal.lift(), Optional.of(proposal));
+    }
+
+    @Override
+    public Handling nextLoads(NextLoads proposal) {
+        return new PlanChanged(this, proposal.lift(), proposal);
+    }
+
+    @Override
+    public Handling swapLift(SwapLift proposal) {
+        return new PlanChanged(this, proposal.lift(), proposal);
     }
 }

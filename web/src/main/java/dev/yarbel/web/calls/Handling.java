@@ -10,7 +10,7 @@ import java.util.Optional;
 /** What a coach can do with one proposal. */
 interface Handling {
 
-    /** What stands where the proposal would put something else, for the ledger. */
+    /** What stands where the proposal would put something else, for the ledger; empty where it would put nothing. */
     String stands(MassUnit unit);
 
     /**
@@ -20,7 +20,15 @@ interface Handling {
      */
     Handling own(Reply reply, MassUnit unit);
 
-    /** Carries it out, within the caller's transaction; the ledger's entry, or empty when what it found no longer stands. */
+    /** Whether the lifter would do more by it; then pain forbids it. */
+    boolean raises();
+
+    /**
+     * Carries it out, within the caller's transaction; the ledger's entry, or empty when what it found no longer stands.
+     *
+     * @throws UnreadableException when something else than the figure forbids it
+     * @throws dev.yarbel.web.block.BlockRefused when the block became another meanwhile
+     */
     Optional<Long> take(Decision decision);
 
     /** Who decides about whom, and why. */

@@ -12,6 +12,11 @@ enum How {
         this.done = done;
     }
 
+    /** The form of the page that sends it. */
+    String form() {
+        return this == CHANGE ? "change" : "answer";
+    }
+
     /** The word for it once it is done. */
     String done() {
         return done;

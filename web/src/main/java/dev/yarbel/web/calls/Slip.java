@@ -21,7 +21,9 @@ class Slip {
         CHANGED,
         LEFT,
         /** The answer was taken back when another slip of the lift was open already. */
-        TAKEN_BACK
+        TAKEN_BACK,
+        /** Nobody answered it before a newer session said more. */
+        OVERTAKEN
     }
 
     @Id
@@ -38,6 +40,7 @@ class Slip {
 
     private Instant openedAt;
     private String rule;
+    private String proposes;
     private boolean raises;
     private BigDecimal size;
     private Instant answeredAt;
@@ -71,6 +74,11 @@ class Slip {
         return rule;
     }
 
+    /** The name of the kind of what it proposed, when it was opened. */
+    String proposes() {
+        return proposes;
+    }
+
     /** Whether it proposed that the lifter does more, when it was opened. */
     boolean raises() {
         return raises;
@@ -85,11 +93,17 @@ class Slip {
         return status == Status.OPEN;
     }
 
-    /** How, when and by which account it was answered. */
-    record Answer(Status status, Instant at, long by) {}
+    /**
+     * How and when it was answered.
+     *
+     * @param by which account; empty where it was overtaken
+     */
+    record Answer(Status status, Instant at, Optional<Long> by) {}
 
     Optional<Answer> answer() {
-        return isOpen() ? Optional.empty() : Optional.of(new Answer(status, answeredAt, answeredBy));
+        return isOpen()
+                ? Optional.empty()
+                : Optional.of(new Answer(status, answeredAt, Optional.ofNullable(answeredBy)));
     }
 
     /** @param entry the ledger's entry of the answer */

@@ -1,14 +1,20 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.CallRule;
+import dev.yarbel.core.adjust.Calls;
+import dev.yarbel.core.adjust.Urgency;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.page.LifterChooser;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.Set;
 
 /**
  * A slip in the queue, as it was when it was opened.
  *
  * @param rule the key of the rule that gave it
+ * @param proposes the name of the kind of what it proposes
  * @param raises whether it proposes that the lifter does more
  * @param size how much it would change
  */
@@ -18,6 +24,30 @@ record SlipLine(
         Lift lift,
         long sessionId,
         String rule,
+        String proposes,
         boolean raises,
         Percent size,
-        Instant openedAt) {}
+        Instant openedAt) {
+
+    /** The weightiest first; of those that weigh the same less before more, and the larger change before the smaller. */
+    static final Comparator<SlipLine> BY_URGENCY = Comparator.comparing(SlipLine::urgency)
+            .thenComparing(SlipLine::raises)
+            .thenComparing(SlipLine::size, Comparator.reverseOrder());
+
+    private static final Set<String> WAYS = Set.of("move-working-max", "next-loads");
+
+    /** A rule that is no more is only to be known. */
+    private Urgency urgency() {
+        return Calls.rule(rule).map(CallRule::urgency).orElse(Urgency.NEWS);
+    }
+
+    /** Whether there is nothing to decide about it. */
+    public boolean isQuiet() {
+        return Calls.rule(rule).filter(found -> !found.isQuiet()).isEmpty();
+    }
+
+    /** What is proposed, as the code of a word. */
+    public String way() {
+        return !WAYS.contains(proposes) ? proposes : raises ? "raise" : "lower";
+    }
+}

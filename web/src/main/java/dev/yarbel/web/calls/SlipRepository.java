@@ -23,6 +23,7 @@ interface SlipRepository extends Repository<Slip, Long> {
 
     @Query("""
             select s from Slip s where s.clubId = :clubId and s.lifterId in :lifterIds and s.answeredAt is not null
+            and s.status <> 'OVERTAKEN'
             order by s.answeredAt desc, s.id desc""")
     List<Slip> findAnswered(long clubId, Collection<Long> lifterIds, Limit most);
 
@@ -34,11 +35,42 @@ interface SlipRepository extends Repository<Slip, Long> {
     @Query("select s from Slip s where s.clubId = :clubId and s.id = :id")
     Optional<Slip> lock(long clubId, long id);
 
-    /** Opens a slip unless this session gave one already or the lift has one open. */
+    /**
+     * What a lifter's calls were answered with since a moment, newest first: those that were left and those that were taken or changed.
+     */
+    @Query("""
+            select s from Slip s where s.clubId = :clubId and s.lifterId = :lifterId and s.answeredAt >= :since
+            and s.status in ('TAKEN', 'CHANGED', 'LEFT') order by s.answeredAt desc, s.id desc""")
+    List<Slip> findAnsweredSince(long clubId, long lifterId, Instant since);
+
+    /**
+     * Overtakes a lift's open slip of the same session or an older one, where its rule is one of these and not this one of
+     * the same session.
+     */
     @Modifying
     @NativeQuery("""
-            insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, rule, raises, size)
-            values (:clubId, :lifterId, :lift, :sessionId, 'OPEN', :now, :rule, :raises, :size)
+            update slip set status = 'OVERTAKEN', answered_at = :now
+            from training_session older, training_session newer
+            where slip.club_id = :clubId and slip.lifter_id = :lifterId and slip.lift = :lift and slip.status = 'OPEN'
+              and slip.rule in (:rules) and (slip.session_id <> :sessionId or slip.rule <> :rule)
+              and older.club_id = slip.club_id and older.id = slip.session_id
+              and newer.club_id = slip.club_id and newer.id = :sessionId
+              and (older.held_on, older.id) <= (newer.held_on, newer.id)""")
+    int overtake(
+            long clubId,
+            long lifterId,
+            String lift,
+            long sessionId,
+            Instant now,
+            String rule,
+            Collection<String> rules);
+
+    /** Opens a slip unless this session gave one by this rule already or the lift has one open. */
+    @Modifying
+    @NativeQuery("""
+            insert into slip
+              (club_id, lifter_id, lift, session_id, status, opened_at, rule, proposes, raises, size)
+            values (:clubId, :lifterId, :lift, :sessionId, 'OPEN', :now, :rule, :proposes, :raises, :size)
             on conflict do nothing""")
     int open(
             long clubId,
@@ -47,6 +79,7 @@ interface SlipRepository extends Repository<Slip, Long> {
             long sessionId,
             Instant now,
             String rule,
+            String proposes,
             boolean raises,
             BigDecimal size);
 }

@@ -1,36 +1,59 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.CallRule;
+import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Finding;
+import dev.yarbel.core.adjust.Tuning;
+import dev.yarbel.core.adjust.Urgency;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.account.Clubs;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.modulith.events.ApplicationModuleListener;
 import org.springframework.stereotype.Component;
 
-/** Looks at each finished session for what a coach should decide. Hearing of one twice opens nothing twice. */
+/**
+ * Looks at each finished session for what a coach should decide: one call for each lift of it. What weighs no more and is as old
+ * is overtaken by it. Hearing of a session twice opens nothing twice.
+ */
 @Component
 class SlipWriter {
+
+    /** How long something that was left is not asked again. */
+    private static final Duration REMEMBERED = Duration.ofDays(28);
 
     private final SlipRepository slips;
     private final Roster roster;
     private final Blocks blocks;
     private final Findings findings;
+    private final RuleSettings settings;
     private final Clubs clubs;
     private final Clock clock;
 
-    SlipWriter(SlipRepository slips, Roster roster, Blocks blocks, Findings findings, Clubs clubs, Clock clock) {
+    SlipWriter(
+            SlipRepository slips,
+            Roster roster,
+            Blocks blocks,
+            Findings findings,
+            RuleSettings settings,
+            Clubs clubs,
+            Clock clock) {
         this.slips = slips;
         this.roster = roster;
         this.blocks = blocks;
         this.findings = findings;
+        this.settings = settings;
         this.clubs = clubs;
         this.clock = clock;
     }
@@ -46,25 +69,54 @@ class SlipWriter {
     }
 
     private void look(LifterBlock plan, SessionLog session) {
-        for (LiftRecord standing : plan.standing().lifts()) {
-            boolean lifted =
-                    session.sets().stream().anyMatch(done -> done.set().lift().equals(standing.lift()));
-            if (lifted) {
-                findings.look(plan, standing.lift(), session.id()).stream()
+        LifterCard lifter = plan.lifter();
+        Tuning tuning = settings.of(lifter.clubId(), lifter.id());
+        List<Slip> answered = slips.findAnsweredSince(
+                lifter.clubId(), lifter.id(), clock.instant().minus(REMEMBERED));
+        session.sets().stream()
+                .filter(done -> !done.task().warmUp())
+                .map(done -> done.set().lift())
+                .distinct()
+                .forEach(lift -> findings.look(plan, lift, session.id(), tuning).stream()
+                        .filter(finding -> !isAnswered(finding, lift, answered))
                         .findFirst()
-                        .ifPresent(finding -> open(plan.lifter(), standing.lift(), session, finding));
-            }
-        }
+                        .ifPresent(finding -> open(lifter, lift, session, finding)));
+    }
+
+    /** Whether the same was left before, and there is no more of it now than half a step of the rule. */
+    private static boolean isAnswered(Finding finding, Lift lift, List<Slip> answered) {
+        CallRule rule = Calls.rule(finding.rule()).orElseThrow();
+        Percent more = rule.threshold()
+                .map(threshold -> Percent.of(threshold.step().divide(BigDecimal.valueOf(2))))
+                .orElse(Percent.ZERO);
+        return rule.isStanding()
+                && answered.stream()
+                        .filter(slip -> slip.lift().equals(lift) && slip.rule().equals(finding.rule()))
+                        .findFirst()
+                        .filter(last -> last.status() == Slip.Status.LEFT
+                                && last.raises() == finding.proposal().raises()
+                                && !finding.proposal()
+                                        .size()
+                                        .isGreaterThan(last.size().plus(more)))
+                        .isPresent();
     }
 
     private void open(LifterCard lifter, Lift lift, SessionLog session, Finding finding) {
+        Instant now = clock.instant();
+        Urgency urgency = Calls.rule(finding.rule()).orElseThrow().urgency();
+        List<String> noWeightier = Calls.RULES.stream()
+                .filter(rule -> rule.urgency().compareTo(urgency) >= 0)
+                .map(CallRule::key)
+                .toList();
+        slips.overtake(lifter.clubId(), lifter.id(), lift.key(), session.id(), now, finding.rule(), noWeightier);
         slips.open(
                 lifter.clubId(),
                 lifter.id(),
                 lift.key(),
                 session.id(),
-                clock.instant(),
+                now,
                 finding.rule(),
+                finding.proposal().accept(new Names.OfProposal()),
                 finding.proposal().raises(),
                 finding.proposal().size().figure());
     }

@@ -1,9 +1,16 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.CallRule;
+import dev.yarbel.core.adjust.Calls;
+import dev.yarbel.core.adjust.Care;
+import dev.yarbel.core.adjust.Finding;
+import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.LifterChooser;
@@ -11,11 +18,14 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.OpenCalls;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,13 +42,17 @@ import org.springframework.transaction.annotation.Transactional;
 class Slips implements OpenCalls {
 
     private static final int MOST_ANSWERED = 100;
+    /** So long something that is only to be known is shown. */
+    private static final Duration NEWS = Duration.ofDays(14);
 
     private final SlipRepository slips;
     private final Accounts accounts;
     private final Roster roster;
     private final Blocks blocks;
     private final Findings findings;
-    private final Handlers handlers;
+    private final RuleSettings settings;
+    private final Book book;
+    private final Words words;
     private final Ledger ledger;
     private final Clock clock;
 
@@ -48,7 +62,9 @@ class Slips implements OpenCalls {
             Roster roster,
             Blocks blocks,
             Findings findings,
-            Handlers handlers,
+            RuleSettings settings,
+            Book book,
+            Words words,
             Ledger ledger,
             Clock clock) {
         this.slips = slips;
@@ -56,13 +72,15 @@ class Slips implements OpenCalls {
         this.roster = roster;
         this.blocks = blocks;
         this.findings = findings;
-        this.handlers = handlers;
+        this.settings = settings;
+        this.book = book;
+        this.words = words;
         this.ledger = ledger;
         this.clock = clock;
     }
 
     /** What came of an answer. */
-    enum Outcome {
+    enum Came {
         DONE,
         /** Answered before, by this or another person. */
         ANSWERED_ALREADY,
@@ -70,10 +88,31 @@ class Slips implements OpenCalls {
         CHANGED_MEANWHILE
     }
 
+    /** From where on a rule speaks after what it found was left again. */
+    record Learnt(String rule, BigDecimal threshold) {}
+
+    /**
+     * What came of an answer.
+     *
+     * @param learnt what was learnt from it, where it was the third of a kind
+     */
+    record Outcome(Came came, Optional<Learnt> learnt) {
+
+        private static Outcome done() {
+            return of(Came.DONE);
+        }
+
+        static Outcome of(Came came) {
+            return new Outcome(came, Optional.empty());
+        }
+    }
+
     @Override
     @Transactional(readOnly = true)
     public Map<Long, Long> openByLifter(Person coach, Collection<Long> lifterIds) {
         return open(lifterIds, coach).stream()
+                .filter(slip ->
+                        Calls.rule(slip.rule()).filter(rule -> !rule.isQuiet()).isPresent())
                 .collect(Collectors.groupingBy(Slip::lifterId, LinkedHashMap::new, Collectors.counting()));
     }
 
@@ -82,7 +121,7 @@ class Slips implements OpenCalls {
     }
 
     /**
-     * The queue, most urgent first: lower before raise, the larger movement before the smaller.
+     * The queue, most urgent first, with what is only to be known at its end as long as it is news.
      *
      * @param lifters those the coach sees
      */
@@ -90,6 +129,7 @@ class Slips implements OpenCalls {
     public List<SlipLine> queue(Person coach, List<LifterChooser.Choice> lifters) {
         Map<Long, LifterChooser.Choice> byId =
                 lifters.stream().collect(Collectors.toMap(LifterChooser.Choice::id, Function.identity()));
+        Instant since = clock.instant().minus(NEWS);
         return open(byId.keySet(), coach).stream()
                 .map(slip -> new SlipLine(
                         slip.id(),
@@ -97,10 +137,12 @@ class Slips implements OpenCalls {
                         slip.lift(),
                         slip.sessionId(),
                         slip.rule(),
+                        slip.proposes(),
                         slip.raises(),
                         slip.size(),
                         slip.openedAt()))
-                .sorted(Comparator.comparing(SlipLine::raises).thenComparing(SlipLine::size, Comparator.reverseOrder()))
+                .filter(line -> !line.isQuiet() || line.openedAt().isAfter(since))
+                .sorted(SlipLine.BY_URGENCY)
                 .toList();
     }
 
@@ -115,7 +157,7 @@ class Slips implements OpenCalls {
         roster.lifter(coach, slip.lifterId());
         return slip.answer()
                 .map(answer -> new SlipAnswer(
-                        accounts.name(coach.clubId(), answer.by()),
+                        answer.by().map(by -> accounts.name(coach.clubId(), by)).orElse(""),
                         answer.status().name(),
                         answer.at()))
                 .orElseThrow(NotFoundException::new);
@@ -135,10 +177,26 @@ class Slips implements OpenCalls {
 
     /** What there is to decide, by the rule that gave the slip; empty when there is nothing left. */
     private Optional<Call> call(LifterBlock plan, Lift lift, long sessionId, String rule) {
-        return findings.look(plan, lift, sessionId).stream()
+        LifterCard lifter = plan.lifter();
+        List<Finding> found = findings.look(plan, lift, sessionId, settings.of(lifter.clubId(), lifter.id()));
+        return found.stream()
                 .filter(finding -> finding.rule().equals(rule))
                 .findFirst()
-                .map(finding -> new Call(finding, finding.proposal().changes(Findings.ahead(plan))));
+                .map(finding -> new Call(
+                        finding,
+                        finding.proposal().changes(Findings.ahead(plan)),
+                        care(plan, lift, rule),
+                        found.stream().filter(other -> other != finding).toList()));
+    }
+
+    private static Optional<Care> care(LifterBlock plan, Lift lift, String rule) {
+        return Calls.rule(rule)
+                .flatMap(CallRule::care)
+                .filter(care -> care.concerns(plan.standing().catalogue().of(lift)));
+    }
+
+    private Handlers handlers(LifterBlock plan) {
+        return new Handlers(book, blocks, ledger, words, plan);
     }
 
     /**
@@ -158,41 +216,46 @@ class Slips implements OpenCalls {
     private Outcome decide(Person coach, long id, Reply reply, Slip.Status answer, ChangeKind kind) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
-            return Outcome.ANSWERED_ALREADY;
+            return Outcome.of(Came.ANSWERED_ALREADY);
         }
         LifterBlock plan = plan(coach, slip.lifterId());
         Optional<Call> call = call(plan, slip.lift(), slip.sessionId(), slip.rule())
                 .filter(now -> now.fingerprint().equals(reply.shown()));
         if (call.isEmpty()) {
-            return Outcome.CHANGED_MEANWHILE;
+            return Outcome.of(Came.CHANGED_MEANWHILE);
         }
-        Handling handling = handlers.of(call.get().finding().proposal());
+        Handling handling = handlers(plan).of(call.get().finding().proposal());
         if (answer == Slip.Status.CHANGED) {
             handling = handling.own(reply, plan.lifter().unit());
         }
+        if (handling.raises() && Findings.hurts(plan, slip.lift(), slip.sessionId())) {
+            throw new UnreadableException("calls.error.hurts").in("own");
+        }
         Optional<Long> entry = handling.take(new Handling.Decision(coach, plan.lifter(), kind, reply.why()));
         if (entry.isEmpty()) {
-            return Outcome.CHANGED_MEANWHILE;
+            return Outcome.of(Came.CHANGED_MEANWHILE);
         }
         slip.answer(answer, clock.instant(), coach.accountId(), entry.get());
-        return Outcome.DONE;
+        settings.notLeft(coach, slip.rule());
+        return Outcome.done();
     }
 
     /** Leaves things as they are; that, too, is a decision on record. */
     private Outcome leave(Person coach, long id, Optional<String> why) {
         Slip slip = lock(coach, id);
         if (!slip.isOpen()) {
-            return Outcome.ANSWERED_ALREADY;
+            return Outcome.of(Came.ANSWERED_ALREADY);
         }
         LifterBlock plan = plan(coach, slip.lifterId());
         String stands = call(plan, slip.lift(), slip.sessionId(), slip.rule())
-                .map(call -> handlers.of(call.finding().proposal())
+                .map(call -> handlers(plan)
+                        .of(call.finding().proposal())
                         .stands(plan.lifter().unit()))
                 .orElse("");
         long entry = ledger.decide(
                 coach, plan.lifter(), ChangeKind.CALL_LEFT, slip.lift(), why, stands, stands, Optional.empty());
         slip.answer(Slip.Status.LEFT, clock.instant(), coach.accountId(), entry);
-        return Outcome.DONE;
+        return new Outcome(Came.DONE, settings.left(coach, slip.rule()).map(now -> new Learnt(slip.rule(), now)));
     }
 
     /**
@@ -200,6 +263,7 @@ class Slips implements OpenCalls {
      * decision stands on the answer.
      *
      * @return whether it was taken back
+     * @throws dev.yarbel.web.block.BlockRefused when somebody wrote something else there meanwhile, or it was lifted
      */
     public boolean takeBack(Person coach, long id) {
         Slip slip = lock(coach, id);
@@ -209,8 +273,11 @@ class Slips implements OpenCalls {
             return false;
         }
         LifterCard lifter = roster.lifter(coach, slip.lifterId());
-        if (!handlers.takeBack(coach, lifter, slip.lift(), slip.answerEntry().get())) {
+        if (!undo(coach, lifter, slip)) {
             return false;
+        }
+        if (slip.status() == Slip.Status.LEFT) {
+            settings.notLeftAfterAll(coach, slip.rule());
         }
         if (slips.existsByClubIdAndLifterIdAndLiftAndStatus(
                 lifter.clubId(), lifter.id(), slip.lift(), Slip.Status.OPEN)) {
@@ -219,6 +286,43 @@ class Slips implements OpenCalls {
             slip.reopen();
         }
         return true;
+    }
+
+    /** Puts back what an answer did; one that did nothing is only said to be taken back. */
+    private boolean undo(Person coach, LifterCard lifter, Slip slip) {
+        long entry = slip.answerEntry().orElseThrow();
+        if (ledger.isOvertaken(lifter, entry)) {
+            return false;
+        }
+        Ledger.Done done = ledger.done(lifter, entry);
+        if (done.block().isPresent()) {
+            return undo(coach, lifter, slip, done.block().get(), entry);
+        }
+        if (done.moved().isPresent()) {
+            Ledger.MovedMax moved = done.moved().get();
+            MoveWorkingMax back = new MoveWorkingMax(slip.lift(), moved.after(), moved.before());
+            return new WorkingMaxMoved(book, back)
+                    .take(new Handling.Decision(coach, lifter, ChangeKind.CALL_TAKEN_BACK, Optional.empty()))
+                    .isPresent();
+        }
+        ledger.decide(
+                coach, lifter, ChangeKind.CALL_TAKEN_BACK, slip.lift(), Optional.empty(), "", "", Optional.empty());
+        return true;
+    }
+
+    private boolean undo(Person coach, LifterCard lifter, Slip slip, long block, long entry) {
+        return blocks.open(lifter, coach.zone(), Optional.of(block))
+                .flatMap(plan -> {
+                    Optional<Ledger.Decision> decision = Optional.ofNullable(
+                            ledger.decisions(lifter.clubId(), List.of(entry)).get(entry));
+                    EditRecord record = new EditRecord(
+                            ChangeKind.CALL_TAKEN_BACK,
+                            List.of(slip.lift().key()),
+                            decision.map(made -> made.change().after()).orElse(""),
+                            decision.map(made -> made.change().before()).orElse(""));
+                    return blocks.takeBack(coach, blocks.hold(plan), entry, record);
+                })
+                .isPresent();
     }
 
     /** The latest answers, newest first. */

@@ -20,7 +20,7 @@ record WorkingMaxMoved(Book book, MoveWorkingMax proposal) implements Handling {
 
     @Override
     public Handling own(Reply reply, MassUnit unit) {
-        Mass own = read(reply.own(), unit);
+        Mass own = read(reply.own(), unit, "calls.error.own");
         if (!reply.meant()
                 && FarOff.workingMax(own, Optional.of(proposal.before())).isPresent()) {
             throw new UnreadableException("ask.call-own").in("own");
@@ -28,7 +28,8 @@ record WorkingMaxMoved(Book book, MoveWorkingMax proposal) implements Handling {
         return new WorkingMaxMoved(book, new MoveWorkingMax(proposal.lift(), proposal.before(), own));
     }
 
-    private static Mass read(String figure, MassUnit unit) {
+    /** A load as it was typed; of another one the words of a code say so. */
+    static Mass read(String figure, MassUnit unit, String code) {
         try {
             Mass own = Mass.parse(figure, unit);
             if (own.isPositive() && !own.isGreaterThan(HEAVIEST)) {
@@ -37,7 +38,12 @@ record WorkingMaxMoved(Book book, MoveWorkingMax proposal) implements Handling {
         } catch (IllegalArgumentException notAMass) {
             // the same words say so
         }
-        throw new UnreadableException("calls.error.own").in("own");
+        throw new UnreadableException(code).in("own");
+    }
+
+    @Override
+    public boolean raises() {
+        return proposal.raises();
     }
 
     @Override

@@ -35,7 +35,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The lines of a day's slots: what each asks for, what its load hangs on, what was done of it and changed in it. */
@@ -225,9 +224,7 @@ class SlotWriter {
             return new DayDocument.Why(
                     "Law." + after.step().answer(),
                     words.load(after.step().before(), unit),
-                    after.step().reasons().stream()
-                            .map(reason -> words.say("law.reason." + reason.kind(), reason.done(), reason.of()))
-                            .collect(Collectors.joining(", ")));
+                    words.reasons(after.step()));
         }
 
         @Override

@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Reference;
+import dev.yarbel.core.progress.Step;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -82,6 +83,13 @@ public class Words {
     /** A share without decimals: {@code 73 %}. */
     public String wholePercent(Percent percent) {
         return figure(percent.format(0)) + "\u00a0%";
+    }
+
+    /** Why a law did what it did: {@code 2 of 3 sets made}. */
+    public String reasons(Step step) {
+        return step.reasons().stream()
+                .map(reason -> say("law.reason." + reason.kind(), reason.done(), reason.of()))
+                .collect(Collectors.joining(", "));
     }
 
     /** A lift by its name; one of a club's own, which has none in the bundle, by its key put into words. */

@@ -17,8 +17,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import dev.yarbel.core.adjust.CallRule;
 import dev.yarbel.core.adjust.Calls;
-import dev.yarbel.core.adjust.Evidence;
-import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.Threshold;
+import dev.yarbel.core.adjust.Urgency;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -39,6 +39,8 @@ import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.Roster;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Method;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +49,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -198,9 +201,18 @@ class CallsTest {
     }
 
     @Test
-    void painMeansNoRise() throws Exception {
+    void painMeansNoRiseAndAProfessionalsLook() throws Exception {
         lift(220, "10", Optional.of("left knee"));
-        assertThat(queue()).isEmpty();
+        assertThat(queue()).extracting(SlipLine::rule).containsExactly("pain-noted");
+        long id = openSlip();
+        mvc.perform(get("/calls/" + id).with(club.asCoach()))
+                .andExpect(content().string(allOf(shows(".stop", "doctor"), shows("q", "left knee"))));
+        // nor by a figure of one's own
+        answer(id, "change", shown(id), "own", "205")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(shows("#change-own-says", "No rise")));
+        answer(id, "change", shown(id), "own", "195").andExpect(redirectedUrl("/calls"));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(195));
     }
 
     @Test
@@ -209,7 +221,7 @@ class CallsTest {
         long id = openSlip();
         answer(id, "take", shown(id), "reason", "moved well")
                 .andExpect(redirectedUrl("/calls"))
-                .andExpect(flash().attribute("notice", containsString("Taken.")));
+                .andExpect(flash().attribute("notice", containsString("Taken")));
         assertThat(club.workingMax()).isEqualTo(Mass.ofKg(205));
         assertThat(ledger.latest(club.lifter, 1))
                 .containsExactly(new Change(
@@ -247,10 +259,10 @@ class CallsTest {
                 .andReturn()
                 .getResponse()
                 .getContentAsString();
-        Element own = Jsoup.parse(asked).selectFirst("label.own");
+        Element own = Jsoup.parse(asked).selectFirst("details[open] label:has(input[name=own])");
         assertThat(own.select("input[name=own]").val()).isEqualTo("470");
         // sent twice, it would be "470,470" and never be what they stand by
-        assertThat(Jsoup.parse(asked).select("input[name=confirmed]").eachAttr("value"))
+        assertThat(Jsoup.parse(asked).select("button[name=confirmed]").eachAttr("value"))
                 .containsExactly("470");
         assertThat(own.select("[role=alert]").text()).isNotEmpty();
         assertThat(openSlip()).isEqualTo(id);
@@ -267,7 +279,7 @@ class CallsTest {
                     .andExpect(status().isUnprocessableContent())
                     .andExpect(content()
                             .string(allOf(
-                                    shows("#own-error", "A working max such as"),
+                                    shows("#change-own-says", "A working max such as"),
                                     tagged(".form-control", "value=\"" + own + "\""),
                                     tagged(".form-control", "value=\"because\""))));
         }
@@ -337,7 +349,8 @@ class CallsTest {
                     .andExpect(status().isUnprocessableContent())
                     .andExpect(content()
                             .string(allOf(
-                                    containsString("be\u2400cause"), shows("#reason-error", "cannot be written"))));
+                                    containsString("be\u2400cause"),
+                                    shows("form.answers [role=alert]", "cannot be written"))));
         }
         answer(id, "leave", "", "own", "a\u0000b").andExpect(status().isUnprocessableContent());
         assertThat(queue()).hasSize(1);
@@ -423,19 +436,48 @@ class CallsTest {
         assertThat(ledger.latest(club.lifter, 10)).hasSize(1);
     }
 
-    /** What a rule saw, means and proposes has a fragment each; the queue has its words. */
+    /** What a rule is called, looks for and means has its words; what it sees and proposes has a fragment of each kind. */
     @Test
     void everyRuleHasItsWords() {
-        Document found = fragments("found");
         for (CallRule rule : Calls.RULES) {
-            assertThat(found.select("p[th:fragment^=" + rule.key() + "(]")).hasSize(1);
-            assertThat(words.say("calls.line." + rule.key() + ".raise")).doesNotContain("calls.line");
-            assertThat(words.say("calls.line." + rule.key() + ".lower")).doesNotContain("calls.line");
+            List<String> codes = new ArrayList<>(List.of("calls.line.", "calls.rule."));
+            if (!rule.key().equals("estimate-apart")) {
+                codes.add("calls.means.");
+            }
+            assertThat(codes)
+                    .allSatisfy(code -> assertThat(words.say(code + rule.key())).doesNotContain(code));
         }
-        assertThat(found.select("body > th|block[th:fragment]"))
-                .hasSize(Evidence.class.getPermittedSubclasses().length);
-        assertThat(fragments("proposed").select("[th:fragment]"))
-                .hasSize(Proposal.class.getPermittedSubclasses().length);
+        for (Urgency urgency : Urgency.values()) {
+            assertThat(words.say("rules.urgency." + urgency)).doesNotContain("rules.urgency");
+        }
+        for (Threshold.Unit unit : Threshold.Unit.values()) {
+            assertThat(words.say("rules.from." + unit, "1", "2")).doesNotContain("rules.from");
+        }
+        assertThat(names(fragments("found"))).containsAll(named(Names.OfEvidence.class));
+        assertThat(names(fragments("proposed"))).containsAll(named(Names.OfProposal.class));
+    }
+
+    /** How many kinds a visitor of names knows. */
+    private static List<String> named(Class<?> visitor) {
+        return Stream.of(visitor.getDeclaredMethods())
+                .filter(method -> !method.isBridge() && !method.isSynthetic())
+                .map(CallsTest::name)
+                .toList();
+    }
+
+    private static String name(Method method) {
+        try {
+            Constructor<?> made = method.getDeclaringClass().getDeclaredConstructor();
+            return (String) method.invoke(made.newInstance(), new Object[] {null});
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static List<String> names(Document fragments) {
+        return fragments.select("[th:fragment]").eachAttr("th:fragment").stream()
+                .map(fragment -> fragment.replaceFirst("\\(.*", ""))
+                .toList();
     }
 
     private static Document fragments(String file) {

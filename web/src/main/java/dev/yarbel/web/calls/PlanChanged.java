@@ -1,0 +1,134 @@
+package dev.yarbel.web.calls;
+
+import dev.yarbel.core.adjust.FollowLaw;
+import dev.yarbel.core.adjust.Hold;
+import dev.yarbel.core.adjust.LoadChange;
+import dev.yarbel.core.adjust.MoveWorkingMax;
+import dev.yarbel.core.adjust.NextLoads;
+import dev.yarbel.core.adjust.PlanAhead;
+import dev.yarbel.core.adjust.PlanChange;
+import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.SwapLift;
+import dev.yarbel.core.block.BlockEdit;
+import dev.yarbel.core.block.EditRefused;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
+import dev.yarbel.web.block.BlockRefused;
+import dev.yarbel.web.block.EditRecord;
+import dev.yarbel.web.block.HeldBlock;
+import dev.yarbel.web.page.UnreadableException;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * Something else is written into the block, by one edit. A figure of the coach's own is how many percent lighter the next loads are,
+ * or another lift to swap in.
+ */
+record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements Handling {
+
+    private static final Percent MOST = Percent.of(30);
+
+    @Override
+    public String stands(MassUnit unit) {
+        return written(LoadChange::before);
+    }
+
+    /** The doses on one side of the change, each once; the lift's name where it is another one. */
+    private String written(Function<LoadChange, Optional<LoadChange.Planned>> side) {
+        return change.changes(Findings.ahead(handlers.block())).stream()
+                .flatMap(one -> side.apply(one).stream())
+                .filter(planned -> change instanceof SwapLift || planned.lift().equals(lift))
+                .map(planned -> planned.lift().equals(lift)
+                        ? planned.part().shorthand()
+                        : handlers.words().lift(planned.lift()) + " "
+                                + planned.part().shorthand())
+                .distinct()
+                .collect(Collectors.joining("; "));
+    }
+
+    @Override
+    public Handling own(Reply reply, MassUnit unit) {
+        PlanAhead ahead = Findings.ahead(handlers.block());
+        return change.accept(new Own(ahead, reply))
+                .map(handlers::of)
+                .orElseThrow(() -> new UnreadableException("calls.error.nothing").in("own"));
+    }
+
+    private record Own(PlanAhead ahead, Reply reply) implements Proposal.Visitor<Optional<? extends Proposal>> {
+
+        @Override
+        public Optional<? extends Proposal> moveWorkingMax(MoveWorkingMax proposal) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<? extends Proposal> hold(Hold proposal) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<? extends Proposal> followLaw(FollowLaw proposal) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<? extends Proposal> nextLoads(NextLoads proposal) {
+            return NextLoads.scaled(ahead, proposal.lift(), Percent.HUNDRED.minus(percent(reply.own())));
+        }
+
+        @Override
+        public Optional<? extends Proposal> swapLift(SwapLift proposal) {
+            Lift other = new Lift(reply.own());
+            if (ahead.resolver().catalogue().find(other).isEmpty() || other.equals(proposal.lift())) {
+                throw new UnreadableException("calls.error.lift").in("own");
+            }
+            return SwapLift.of(ahead, proposal.lift(), other);
+        }
+
+        private static Percent percent(String text) {
+            try {
+                Percent percent = Percent.parse(text);
+                if (percent.isGreaterThan(Percent.ZERO) && !percent.isGreaterThan(MOST)) {
+                    return percent;
+                }
+            } catch (IllegalArgumentException notAPercentage) {
+                // the same words say so
+            }
+            throw new UnreadableException("calls.error.percent", MOST.format(0)).in("own");
+        }
+    }
+
+    @Override
+    public boolean raises() {
+        return change.raises();
+    }
+
+    @Override
+    public Optional<Long> take(Decision decision) {
+        HeldBlock held = handlers.blocks().hold(handlers.block());
+        try {
+            BlockEdit edit = change.edit(held.block(), handlers.block(), held::newSlot);
+            return handlers.blocks()
+                    .decide(
+                            decision.coach(),
+                            held,
+                            edit,
+                            new EditRecord(
+                                    decision.kind(),
+                                    List.of(lift.key()),
+                                    decision.why(),
+                                    written(LoadChange::before),
+                                    written(LoadChange::after)));
+        } catch (EditRefused changedMeanwhile) {
+            return Optional.empty();
+        } catch (BlockRefused refused) {
+            if (refused.code().equals("gated")) {
+                throw new UnreadableException("calls.error.gated", refused.facts()).in("own");
+            }
+            throw refused;
+        }
+    }
+}

@@ -1,0 +1,381 @@
+package dev.yarbel.web.calls;
+
+import static dev.yarbel.web.OnPage.shows;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.allOf;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.roster.Roster;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+
+/** What the rules find in planned sessions, what comes of their proposals, and how a coach sets them. */
+@YarbelTest
+class RulesOfJudgementTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Sessions sessions;
+
+    @Autowired
+    private Ledger ledger;
+
+    @Autowired
+    private Slips slips;
+
+    @Autowired
+    private Roster roster;
+
+    @Autowired
+    private JdbcClient jdbc;
+
+    private TestClub club;
+
+    /** Lifts and finishes the club's day of a week with what it asked for, such as {@code squat 1 @8|180}, and sets like {@code A 180x1 9}. */
+    private void session(int week, List<String> asked, String... lifted) {
+        StringBuilder day = new StringBuilder();
+        for (String slot : asked) {
+            String[] parts = slot.split("[ |]", 2);
+            String[] dose = parts[1].split("\\|");
+            day.append((char) ('A' + asked.indexOf(slot)))
+                    .append('\t')
+                    .append(parts[0])
+                    .append('\t')
+                    .append(dose[0])
+                    .append('\t')
+                    .append(dose.length > 1 ? dose[1] + "kg" : "-")
+                    .append('\n');
+        }
+        List<DoneSet> done = new ArrayList<>();
+        for (String set : lifted) {
+            String[] parts = set.split("[ x]");
+            int number = (int) done.stream()
+                            .filter(before -> before.task().letter().equals(parts[0]))
+                            .count()
+                    + 1;
+            Lift lift = new Lift(asked.get(parts[0].charAt(0) - 'A').split(" ")[0]);
+            done.add(new DoneSet(
+                    TaskKey.work(parts[0], number),
+                    new LiftedSet(
+                            lift, Mass.of(parts[1], MassUnit.KG), Integer.parseInt(parts[2]), Effort.parse(parts[3]))));
+        }
+        sessions.addHistory(
+                club.lifter,
+                Optional.of(club.plan().planned(0, week)),
+                day.toString(),
+                TestSettings.TODAY.minusWeeks(1L - week),
+                TestSettings.NOW,
+                done,
+                true);
+        waitForThoseWhoHear();
+    }
+
+    private void waitForThoseWhoHear() {
+        await().untilAsserted(() -> assertThat(
+                        jdbc.sql("select count(*) from event_publication where completion_date is null")
+                                .query(Integer.class)
+                                .single())
+                .isZero());
+    }
+
+    private List<SlipLine> queue() {
+        return slips.queue(club.coach, roster.choices(club.coach));
+    }
+
+    private long slip(String rule) {
+        return queue().stream()
+                .filter(line -> line.rule().equals(rule))
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
+    private Document page(String address) throws Exception {
+        return Jsoup.parse(mvc.perform(get(address).with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    private ResultActions answer(long id, String how, String... parameters) throws Exception {
+        String shown = page("/calls/" + id).select("input[name=shown]").val();
+        var request = post("/calls/" + id + "/" + how)
+                .with(club.asCoach())
+                .with(csrf())
+                .param("shown", shown);
+        for (int i = 0; i < parameters.length; i += 2) {
+            request = request.param(parameters[i], parameters[i + 1]);
+        }
+        return mvc.perform(request);
+    }
+
+    private String dose(int slot, int week) {
+        return club.plan()
+                .block()
+                .days()
+                .get(0)
+                .slots()
+                .get(slot)
+                .dose(week)
+                .map(Dose::shorthand)
+                .orElse("");
+    }
+
+    private static final List<String> WRITTEN = List.of("squat 1 @8|180", "squat 3x5 140kg|140");
+
+    private void twoHardSessions() {
+        club = clubs.club("squat 1 @8", "squat 3x5 140kg");
+        session(0, WRITTEN, "A 180x1 9", "B 140x5 8");
+        session(1, WRITTEN, "A 180x1 9.5", "B 140x5 8");
+    }
+
+    @Test
+    void aHardSessionOnceIsOnlyToBeKnown() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 140kg");
+        session(0, WRITTEN, "A 180x1 9.5", "B 140x5 8");
+        assertThat(queue()).singleElement().satisfies(line -> {
+            assertThat(line.rule()).isEqualTo("hard-once");
+            assertThat(line.isQuiet()).isTrue();
+        });
+        Document calls = page("/calls");
+        assertThat(calls.select("nav.queue:not(.quietqueue)")).isEmpty();
+        assertThat(calls.select(".quietqueue a")).hasSize(1);
+        // nobody is called for it
+        assertThat(slips.openByLifter(club.coach, List.of(club.lifter.id()))).isEmpty();
+        assertThat(page("/calls/" + slip("hard-once")).select(".proposal").text())
+                .startsWith("Hold");
+    }
+
+    @Test
+    void theSecondHardSessionOvertakesTheFirstAndItsProposalStandsInThePlanToTheLastLoad() throws Exception {
+        twoHardSessions();
+        assertThat(queue()).extracting(SlipLine::rule).containsExactly("hard-again");
+        long id = slip("hard-again");
+        Document shown = page("/calls/" + id);
+        assertThat(shown.select(".evidence tbody tr")).hasSize(2);
+        assertThat(shown.select(".changes tbody tr")).hasSize(1);
+        String after = shown.select(".changes .then .num").text();
+        answer(id, "take", "reason", "two in a row").andExpect(redirectedUrl("/calls"));
+        assertThat(dose(1, 2)).isEqualTo("3x5 " + after.replace("\u00a0", "").replace(" ", ""));
+        assertThat(club.plan().projection().loads(0, 2).get(1).load())
+                .contains(Mass.parse(after.replace('\u00a0', ' '), MassUnit.KG));
+        assertThat(ledger.latest(club.lifter, 1).get(0)).satisfies(change -> {
+            assertThat(change.kind()).isEqualTo(ChangeKind.CALL_TAKEN);
+            assertThat(change.why()).contains("two in a row");
+            assertThat(change.before()).isEqualTo("3x5 140kg");
+        });
+    }
+
+    @Test
+    void whatAnAnswerWroteIntoThePlanIsTakenBackInOneStep() throws Exception {
+        twoHardSessions();
+        long id = slip("hard-again");
+        answer(id, "take").andExpect(flash().attribute("answered", id));
+        assertThat(dose(1, 2)).isNotEqualTo("3x5 140kg");
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()))
+                .andExpect(flash().attribute("notice", containsString("Taken back")));
+        assertThat(dose(1, 2)).isEqualTo("3x5 140kg");
+        assertThat(slip("hard-again")).isEqualTo(id);
+    }
+
+    /** The desk's own undo takes back what was done at the desk. */
+    @Test
+    void anAnswerIsNotTakenBackAtTheDesk() throws Exception {
+        twoHardSessions();
+        answer(slip("hard-again"), "take");
+        String after = dose(1, 2);
+        mvc.perform(post(club.url("/plan/undo")).with(club.asCoach()).with(csrf()));
+        assertThat(dose(1, 2)).isEqualTo(after);
+    }
+
+    @Test
+    void whatSomebodyWroteOverAnAnswerIsNotTakenBack() throws Exception {
+        twoHardSessions();
+        long id = slip("hard-again");
+        answer(id, "take");
+        String taken = dose(1, 2);
+        mvc.perform(post(club.url("/plan/days/0"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("was." + club.cell(1, 2), taken)
+                .param("dose." + club.cell(1, 2), "3x5 100kg"));
+        assertThat(dose(1, 2)).isEqualTo("3x5 100kg");
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()))
+                .andExpect(flash().attribute("notice", containsString("cannot be taken back")));
+        assertThat(dose(1, 2)).isEqualTo("3x5 100kg");
+    }
+
+    @Test
+    void theCoachsOwnPercentageTakesThePlaceOfTheProposal() throws Exception {
+        twoHardSessions();
+        long id = slip("hard-again");
+        for (String own : List.of("", "0", "31", "much")) {
+            answer(id, "change", "own", own)
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content().string(shows("#change-own-says", "A percentage")));
+        }
+        answer(id, "change", "own", "10").andExpect(redirectedUrl("/calls"));
+        assertThat(dose(1, 2)).isEqualTo("3x5 125kg");
+    }
+
+    /** Knee pain: another lift takes the place for a week, and gives it back. */
+    @Test
+    void anotherLiftTakesThePlaceForAWeek() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 75%");
+        jdbc.sql(
+                        "insert into ache (club_id, lifter_id, place, words, since) values (?, ?, 'KNEE', 'left', '2026-03-10')")
+                .param(club.lifter.clubId())
+                .param(club.lifter.id())
+                .update();
+        session(1, List.of("squat 1 @8|180", "squat 3x5 75%|150"), "A 180x1 8", "B 150x5 8");
+        long id = slip("pain-noted");
+        Document shown = page("/calls/" + id);
+        assertThat(shown.select(".stop").text()).contains("doctor");
+        List<String> others = shown.select("select[name=own] option").eachAttr("value");
+        assertThat(others).hasSizeGreaterThan(1).doesNotContain("squat");
+        answer(id, "change", "own", "no-lift").andExpect(status().isUnprocessableContent());
+        answer(id, "change", "own", others.get(1)).andExpect(redirectedUrl("/calls"));
+        assertThat(dose(0, 2)).isEmpty();
+        assertThat(club.plan().block().days().get(0).slots().stream()
+                        .filter(slot -> slot.lift().equals(new Lift(others.get(1))))
+                        .map(slot -> slot.dose(2).orElseThrow().shorthand()))
+                .hasSize(2)
+                .allMatch(dose -> dose.contains("@7") || dose.contains("75%"));
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()))
+                .andExpect(flash().attribute("notice", containsString("Taken back")));
+        assertThat(dose(0, 2)).isEqualTo("1 @8");
+        assertThat(club.plan().block().slots()).hasSize(2);
+    }
+
+    /** A law's own step is in the plan already; the coach may write another load over it. */
+    @Test
+    void aLawsStepIsTakenOrWrittenOver() throws Exception {
+        club = clubs.club("squat 3x5 last +2.5kg");
+        session(1, List.of("squat 3x5 last +2.5kg|140"), "A 140x5 8", "A 140x5 9", "A 140x3 missed");
+        long id = slip("law-setback");
+        Document shown = page("/calls/" + id);
+        assertThat(shown.select(".proposal").text()).contains("once more");
+        assertThat(shown.select(".changes .then .num").text()).isEqualTo("140 kg");
+        answer(id, "change", "own", "137,5").andExpect(redirectedUrl("/calls"));
+        assertThat(dose(0, 2)).isEqualTo("3x5 137.5kg");
+    }
+
+    @Test
+    void whatIsAnsweredIsFollowedByTheNextOneAndTheLastAnswerIsTakenBackFromThere() throws Exception {
+        club = clubs.club("squat 3x5 75%", "bench-press 3x5 75%");
+        session(1, List.of("squat 3x5 75%|150", "bench-press 3x5 75%|90"), "A 150x0 missed", "B 90x0 missed");
+        List<SlipLine> waiting = queue();
+        assertThat(waiting).hasSize(2).allMatch(line -> line.rule().equals("missed-outright"));
+        answer(waiting.get(0).id(), "take")
+                .andExpect(redirectedUrl("/calls/" + waiting.get(1).id()));
+        assertThat(page("/calls").select("[data-key=j]")).isEmpty();
+    }
+
+    // ---- the rules' page
+
+    private ResultActions set(String rule, String... parameters) throws Exception {
+        var request = post("/calls/rules/" + rule).with(club.asCoach()).with(csrf());
+        for (int i = 0; i < parameters.length; i += 2) {
+            request = request.param(parameters[i], parameters[i + 1]);
+        }
+        return mvc.perform(request);
+    }
+
+    private String threshold(String rule) throws Exception {
+        return page("/calls/rules")
+                .select("#" + rule + " input[name=threshold]")
+                .val();
+    }
+
+    @Test
+    void aRuleStandsInWordsWithItsThresholdItsSwitchAndItsReset() throws Exception {
+        club = clubs.club();
+        assertThat(threshold("hard-once")).isEqualTo("1");
+        set("hard-once", "on", "true", "threshold", "1,5").andExpect(redirectedUrl("/calls/rules#hard-once"));
+        assertThat(threshold("hard-once")).isEqualTo("1.5");
+        assertThat(page("/calls/rules").select("#hard-once form[action$=reset]"))
+                .hasSize(1);
+        for (String wrong : List.of("0.4", "3.5", "much", "-1")) {
+            set("hard-once", "on", "true", "threshold", wrong)
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content().string(shows("#hard-once-threshold-says", "from 0.5 to 3")));
+        }
+        assertThat(threshold("hard-once")).isEqualTo("1.5");
+        set("hard-once/reset");
+        assertThat(threshold("hard-once")).isEqualTo("1");
+        set("pain-noted").andExpect(status().isUnprocessableContent());
+        set("no-rule", "on", "true").andExpect(status().isNotFound());
+    }
+
+    @Test
+    void aRuleThatIsSwitchedOffFindsNothing() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 140kg");
+        set("hard-once");
+        session(0, WRITTEN, "A 180x1 9.5", "B 140x5 8");
+        assertThat(queue()).isEmpty();
+        mvc.perform(get("/calls").with(club.asCoach()))
+                .andExpect(content().string(allOf(shows(".empty", "No decision"), not(containsString("quietqueue")))));
+    }
+
+    @Test
+    void threeLeftOfAKindRaiseTheThresholdByHalfAStepAndSaySo() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 140kg");
+        session(0, WRITTEN, "A 180x1 9.5", "B 140x5 8");
+        long id = slip("hard-once");
+        List<String> said = new ArrayList<>();
+        for (int left = 1; left <= 3; left++) {
+            said.add((String) answer(id, "leave").andReturn().getFlashMap().get("notice"));
+            waitsAgain(id);
+        }
+        assertThat(said.get(1)).doesNotContain("speaks from");
+        assertThat(said.get(2)).contains("speaks from 1.5 on");
+        assertThat(threshold("hard-once")).isEqualTo("1.5");
+        assertThat(page("/calls/rules").select("#hard-once").text()).doesNotContain("left");
+    }
+
+    /** As if another session had given the same. */
+    private void waitsAgain(long id) {
+        jdbc.sql(
+                        "update slip set status = 'OPEN', answered_at = null, answered_by = null, answer_entry = null where id = ?")
+                .param(id)
+                .update();
+    }
+}
