@@ -149,7 +149,10 @@
   // A long block opens at this week, unless the address names another.
   var thisWeek = document.querySelector(".grid thead th.current");
   if (thisWeek && !document.querySelector(".grid thead th:target")) {
-    thisWeek.scrollIntoView({ block: "nearest", inline: "center" });
+    // by hand: a browser may take what was scrolled into view for where Tab goes on from
+    var sheet = thisWeek.closest(".grid");
+    sheet.scrollLeft += thisWeek.getBoundingClientRect().left + thisWeek.offsetWidth / 2
+        - sheet.getBoundingClientRect().left - sheet.clientWidth / 2;
   }
 
   // When the floor has moved on, whoever logs by keyboard or ear goes on at its head.

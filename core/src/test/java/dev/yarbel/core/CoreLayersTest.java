@@ -34,6 +34,7 @@ class CoreLayersTest {
             "progress",
             "session",
             "tally",
+            "recovery",
             "shape",
             "school",
             "review",

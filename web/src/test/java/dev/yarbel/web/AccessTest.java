@@ -256,6 +256,7 @@ class AccessTest {
 
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
+            entry("POST /calls/rules/{rule}", Map.of("on", "true")),
             entry("POST /club/invites", Map.of("name", "New")),
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),
             entry("POST /kit/{gym}", Map.of("name", "Gym", "unit", "KG", "collars", "0")),

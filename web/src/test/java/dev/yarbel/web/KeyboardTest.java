@@ -129,11 +129,10 @@ class KeyboardTest {
         // s without a figure asks for one; while typing, single keys are letters
         browser.press("s");
         assertThat(browser.focused("input[name=own]")).isTrue();
-        browser.hold(Keys.SHIFT, Keys.TAB);
-        browser.press("d3a");
-        assertThat(browser.find("input[name=reason]").getAttribute("value")).isEqualTo("d3a");
-        browser.find("input[name=reason]").clear();
-        browser.tabTo(".three button:last-child");
+        browser.press(Keys.TAB, "d3a");
+        assertThat(browser.find(".changing input[name=reason]").getAttribute("value"))
+                .isEqualTo("d3a");
+        browser.find(".answers .three button:last-child").sendKeys("");
         browser.press("d");
         browser.waitForText(".note", "Left as it was");
     }
@@ -167,8 +166,9 @@ class KeyboardTest {
     }
 
     private void move(String letter, String told) {
-        browser.press(".");
-        browser.waitFor(d -> browser.find("#moves[open]"));
+        // the sheet may just be swapped, and its offer with it
+        browser.pressUntil(
+                () -> browser.press("."), () -> !browser.all("#moves[open]").isEmpty());
         browser.press(letter);
         browser.waitForText("#told", told);
     }

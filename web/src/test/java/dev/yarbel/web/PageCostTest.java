@@ -164,10 +164,11 @@ class PageCostTest {
     }
 
     private void awaitSlips(int open) {
-        await().untilAsserted(() -> assertThat(jdbc.sql("select count(*) from slip where club_id = ?")
-                        .param(club.lifter.clubId())
-                        .query(Integer.class)
-                        .single())
-                .isEqualTo(open));
+        await().untilAsserted(
+                        () -> assertThat(jdbc.sql("select count(*) from slip where club_id = ? and status = 'OPEN'")
+                                        .param(club.lifter.clubId())
+                                        .query(Integer.class)
+                                        .single())
+                                .isEqualTo(open));
     }
 }

@@ -26,6 +26,11 @@ public interface CallRule {
         return urgency() == Urgency.NEWS;
     }
 
+    /** Whether it looks at a lifter's training as a whole, and not at a lift. */
+    default boolean isOfWhole() {
+        return false;
+    }
+
     /** Whether a coach may switch it off. */
     default boolean isSwitchable() {
         return true;

@@ -15,6 +15,7 @@ public final class Calls {
             new MissedOutright(),
             new MissedReps(),
             new LawSetback(),
+            new DeloadSuggested(),
             new HardAgain(),
             new LimitCollapsed(),
             new AlwaysToTheLimit(),
@@ -45,7 +46,7 @@ public final class Calls {
      */
     public List<Finding> look(Subject subject, Tuning tuning) {
         return rules.stream()
-                .filter(tuning::isOn)
+                .filter(rule -> tuning.isOn(rule) && rule.isOfWhole() == subject.isWhole())
                 .sorted(Comparator.comparing(CallRule::urgency))
                 .flatMap(rule -> rule.look(subject, tuning.threshold(rule)).stream())
                 .filter(finding -> !subject.hurts() || !finding.proposal().raises())

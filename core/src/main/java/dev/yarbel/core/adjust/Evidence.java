@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.Readiness;
 import dev.yarbel.core.session.Best;
 import java.time.LocalDate;
 import java.util.List;
@@ -29,6 +30,8 @@ public sealed interface Evidence {
         T firstTime(NewLift evidence);
 
         T collapsed(Collapsed evidence);
+
+        T tired(Tired evidence);
     }
 
     <T> T accept(Visitor<T> visitor);
@@ -124,6 +127,15 @@ public sealed interface Evidence {
         @Override
         public <T> T accept(Visitor<T> visitor) {
             return visitor.firstTime(this);
+        }
+    }
+
+    /** What tells of fatigue. */
+    record Tired(Readiness readiness) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.tired(this);
         }
     }
 

@@ -2,7 +2,6 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockEdit;
-import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.SetDoses;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotId;
@@ -122,7 +121,7 @@ public record NextLoads(Lift lift, Percent share, List<SetDoses.Change> doses) i
     }
 
     @Override
-    public BlockEdit edit(Block block, Lifted lifted, Supplier<SlotId> newSlot) {
+    public BlockEdit edit(PlanAhead plan, Block block, Supplier<SlotId> newSlot) {
         return new SetDoses(doses);
     }
 

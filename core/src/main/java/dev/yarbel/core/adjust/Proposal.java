@@ -18,6 +18,8 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, PlanCh
         T nextLoads(NextLoads proposal);
 
         T swapLift(SwapLift proposal);
+
+        T deloadWeek(DeloadWeek proposal);
     }
 
     <T> T accept(Visitor<T> visitor);

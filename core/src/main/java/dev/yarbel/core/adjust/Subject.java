@@ -5,19 +5,31 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.Readiness;
 import dev.yarbel.core.session.LiftNumbers;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * What a rule looks at: one lifter in one lift after one session.
+ * What a rule looks at: one lifter in one lift after one session, or in all of their training.
  *
+ * @param lift {@link #WHOLE} for all of it
  * @param plan the lifter's block as it stands
  * @param sessions what was finished so far, oldest first; the last one gave cause to look, and none after it is known
  * @param aches those open that the lift loads
+ * @param readiness what tells of fatigue, where all of the training is looked at
  */
-public record Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> sessions, List<Ache> aches) {
+public record Subject(
+        Lift lift,
+        Known known,
+        PlanAhead plan,
+        List<SeenSession> sessions,
+        List<Ache> aches,
+        Optional<Readiness> readiness) {
+
+    /** Stands in the place of a lift where a lifter's training as a whole is looked at. */
+    public static final Lift WHOLE = new Lift("whole-training");
 
     /**
      * What is known of the lifter in the lift.
@@ -43,6 +55,21 @@ public record Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> 
         if (sessions.isEmpty()) {
             throw new IllegalArgumentException("a session gave cause to look");
         }
+    }
+
+    /** One lifter in one lift. */
+    public Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> sessions, List<Ache> aches) {
+        this(lift, known, plan, sessions, aches, Optional.empty());
+    }
+
+    /** The same with what tells of fatigue. */
+    public Subject with(Readiness tired) {
+        return new Subject(lift, known, plan, sessions, aches, Optional.of(tired));
+    }
+
+    /** Whether all of the training is looked at. */
+    boolean isWhole() {
+        return lift.equals(WHOLE);
     }
 
     /** The session that gave cause to look. */

@@ -3,7 +3,6 @@ package dev.yarbel.core.adjust;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.DayId;
-import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.SetDoses;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotEdit;
@@ -57,7 +56,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
     }
 
     @Override
-    public BlockEdit edit(Block block, Lifted lifted, Supplier<SlotId> newSlot) {
+    public BlockEdit edit(PlanAhead plan, Block block, Supplier<SlotId> newSlot) {
         List<BlockEdit> edits = new ArrayList<>();
         Block now = block;
         for (Place place : places) {
@@ -73,7 +72,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
             DayId id = day.id();
             BlockEdit in = new SlotEdit.Add(id, day.indexOf(slot.id()) + 1, other);
             BlockEdit both = new BlockEdit.Several(List.of(out, in));
-            now = both.apply(now, lifted).block();
+            now = both.apply(now, plan.lifted()).block();
             edits.add(both);
         }
         return new BlockEdit.Several(edits);

@@ -22,7 +22,9 @@ public record Threshold(BigDecimal usual, BigDecimal step, BigDecimal least, Big
         PERCENT,
         DAYS,
         REPS,
-        SESSIONS
+        SESSIONS,
+        /** Sources of fatigue that speak. */
+        SIGNS
     }
 
     public Threshold {

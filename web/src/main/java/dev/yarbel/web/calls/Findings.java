@@ -22,10 +22,21 @@ class Findings {
 
     private final Calls calls = new Calls(Calls.RULES);
 
-    /** What the rules find in a lift after a session, weightiest first; nothing once the session is out of the log's reach. */
+    /**
+     * What the rules find in a lift after a session, weightiest first, or in all of the training; nothing once the session is out of
+     * the log's reach.
+     */
     List<Finding> look(LifterBlock block, Lift lift, long sessionId, Tuning tuning) {
         List<SeenSession> seen = until(block, sessionId);
-        return seen.isEmpty() ? List.of() : calls.look(subject(block, lift, seen), tuning);
+        if (seen.isEmpty()) {
+            return List.of();
+        }
+        Subject subject = subject(block, lift, seen);
+        return calls.look(
+                lift.equals(Subject.WHOLE)
+                        ? subject.with(Fatigue.of(block, subject.session().date()))
+                        : subject,
+                tuning);
     }
 
     /** The finished sessions up to one of them, oldest first; none where it is not among them. */

@@ -1,10 +1,12 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
 import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -52,5 +54,10 @@ record Handlers(Book book, Blocks blocks, Ledger ledger, Words words, LifterBloc
     @Override
     public Handling swapLift(SwapLift proposal) {
         return new PlanChanged(this, proposal.lift(), proposal);
+    }
+
+    @Override
+    public Handling deloadWeek(DeloadWeek proposal) {
+        return new PlanChanged(this, Subject.WHOLE, proposal);
     }
 }

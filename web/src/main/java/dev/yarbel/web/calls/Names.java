@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.Evidence;
 import dev.yarbel.core.adjust.FollowLaw;
 import dev.yarbel.core.adjust.Hold;
@@ -49,6 +50,11 @@ final class Names {
         public String collapsed(Evidence.Collapsed evidence) {
             return "collapsed";
         }
+
+        @Override
+        public String tired(Evidence.Tired evidence) {
+            return "tired";
+        }
     }
 
     static final class OfProposal implements Proposal.Visitor<String> {
@@ -76,6 +82,11 @@ final class Names {
         @Override
         public String swapLift(SwapLift proposal) {
             return "swap-lift";
+        }
+
+        @Override
+        public String deloadWeek(DeloadWeek proposal) {
+            return "deload-week";
         }
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
 import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.LoadChange;
@@ -14,9 +15,11 @@ import dev.yarbel.core.block.EditRefused;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.shape.Deload;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.HeldBlock;
+import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +32,9 @@ import java.util.stream.Collectors;
  */
 record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements Handling {
 
+    /** More doses than this are not written out in the ledger. */
+    private static final int MOST_WRITTEN = 6;
+
     private static final Percent MOST = Percent.of(30);
 
     @Override
@@ -40,12 +46,14 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
     private String written(Function<LoadChange, Optional<LoadChange.Planned>> side) {
         return change.changes(Findings.ahead(handlers.block())).stream()
                 .flatMap(one -> side.apply(one).stream())
-                .filter(planned -> change instanceof SwapLift || planned.lift().equals(lift))
+                .filter(planned ->
+                        !(change instanceof NextLoads) || planned.lift().equals(lift))
                 .map(planned -> planned.lift().equals(lift)
                         ? planned.part().shorthand()
                         : handlers.words().lift(planned.lift()) + " "
                                 + planned.part().shorthand())
                 .distinct()
+                .limit(MOST_WRITTEN)
                 .collect(Collectors.joining("; "));
     }
 
@@ -88,6 +96,13 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
             return SwapLift.of(ahead, proposal.lift(), other);
         }
 
+        @Override
+        public Optional<? extends Proposal> deloadWeek(DeloadWeek proposal) {
+            Deload style = Reading.find(Deload.class, reply.own())
+                    .orElseThrow(() -> new UnreadableException("read.choice").in("own"));
+            return DeloadWeek.of(ahead, style, proposal.signs());
+        }
+
         private static Percent percent(String text) {
             try {
                 Percent percent = Percent.parse(text);
@@ -110,7 +125,7 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
     public Optional<Long> take(Decision decision) {
         HeldBlock held = handlers.blocks().hold(handlers.block());
         try {
-            BlockEdit edit = change.edit(held.block(), handlers.block(), held::newSlot);
+            BlockEdit edit = change.edit(Findings.ahead(handlers.block()), held.block(), held::newSlot);
             return handlers.blocks()
                     .decide(
                             decision.coach(),

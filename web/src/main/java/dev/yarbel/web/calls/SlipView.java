@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.block.DayId;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Alternatives;
 import dev.yarbel.core.lift.Lift;
@@ -11,9 +12,23 @@ import java.util.Optional;
 /**
  * A slip as its page shows it, worked out from the plan and the log as they stand now.
  *
+ * @param session empty where it answered no day of the block
  * @param call empty when there is nothing left to decide
  */
-record SlipView(long id, Lift lift, LifterBlock plan, Optional<Call> call) {
+record SlipView(long id, Lift lift, LifterBlock plan, Optional<Place> session, Optional<Call> call) {
+
+    /** The day and week of the block, from 0, of the session that gave cause. */
+    record Place(int day, int week) {}
+
+    static SlipView of(SlipLine line, LifterBlock plan, Optional<Call> call) {
+        Optional<Place> place = plan.standing().log().stream()
+                .filter(session -> session.id() == line.sessionId())
+                .flatMap(session -> session.planned().stream())
+                .map(planned -> new Place(plan.block().indexOf(new DayId(planned.day())), planned.week()))
+                .filter(found -> found.day() >= 0)
+                .findFirst();
+        return new SlipView(line.id(), line.lift(), plan, place, call);
+    }
 
     private static final int OTHERS = 8;
 

@@ -3,6 +3,7 @@ package dev.yarbel.web.calls;
 import dev.yarbel.core.adjust.CallRule;
 import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Finding;
+import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.Tuning;
 import dev.yarbel.core.adjust.Urgency;
 import dev.yarbel.core.lift.Lift;
@@ -20,6 +21,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.modulith.events.ApplicationModuleListener;
 import org.springframework.stereotype.Component;
 
@@ -73,10 +75,11 @@ class SlipWriter {
         Tuning tuning = settings.of(lifter.clubId(), lifter.id());
         List<Slip> answered = slips.findAnsweredSince(
                 lifter.clubId(), lifter.id(), clock.instant().minus(REMEMBERED));
-        session.sets().stream()
+        Stream<Lift> lifted = session.sets().stream()
                 .filter(done -> !done.task().warmUp())
                 .map(done -> done.set().lift())
-                .distinct()
+                .distinct();
+        Stream.concat(lifted, Stream.of(Subject.WHOLE))
                 .forEach(lift -> findings.look(plan, lift, session.id(), tuning).stream()
                         .filter(finding -> !isAnswered(finding, lift, answered))
                         .findFirst()

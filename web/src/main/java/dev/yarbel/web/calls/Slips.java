@@ -167,7 +167,7 @@ class Slips implements OpenCalls {
     @Transactional(readOnly = true)
     public SlipView view(Person coach, SlipLine line) {
         LifterBlock plan = plan(coach, line.lifter().id());
-        return new SlipView(line.id(), line.lift(), plan, call(plan, line.lift(), line.sessionId(), line.rule()));
+        return SlipView.of(line, plan, call(plan, line.lift(), line.sessionId(), line.rule()));
     }
 
     private LifterBlock plan(Person coach, long lifterId) {

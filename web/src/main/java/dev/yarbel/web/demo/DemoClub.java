@@ -14,8 +14,10 @@ import dev.yarbel.core.lifter.HealthQuestion;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.SetDetails.MissedBy;
 import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -107,19 +109,19 @@ public class DemoClub {
         begin(wren, "squat 182, bench-press 107, deadlift 211, overhead-press 64", today.minusDays(28));
         blocks.add(wren, DemoBlocks.threeDays(today.minusDays(14)).named("Spring tide"), "");
         before(wren, new DemoPast(Lift.SQUAT, Mass.ofKg(174), Mass.ofKg(182), 22), today.minusDays(16));
-        lift(wren, Map.of(Lift.SQUAT, "1.025"), false);
+        lift(wren, Map.of(Lift.SQUAT, "1.025"), DemoTale.told(Lift.DEADLIFT));
 
         LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
         begin(tobin, "squat 505, bench-press 345, deadlift 560, overhead-press 205", today.minusDays(29));
         blocks.add(tobin, DemoBlocks.threeDays(today.minusDays(15)).named("Neap"), "");
-        lift(tobin, Map.of(Lift.SQUAT, "0.9", Lift.BENCH_PRESS, "1.1"), true);
+        lift(tobin, Map.of(Lift.SQUAT, "0.9", Lift.BENCH_PRESS, "1.1"), DemoTale.told(Lift.SQUAT));
 
         LifterCard ottilie =
                 lifter(bryn, shed, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
         kits.takesBar(ottilie, shed, Optional.of("Light bar"));
         begin(ottilie, "squat 72, bench-press 43, deadlift 88, overhead-press 29", today.minusDays(12));
         blocks.add(ottilie, DemoBlocks.novice(today.minusDays(8)).named("First block"), "");
-        lift(ottilie, Map.of(), false);
+        lift(ottilie, Map.of(), DemoTale.missed(Lift.BENCH_PRESS, 2, 3));
 
         others(bryn, maren, shed, loft, garage, today);
         profiles(bryn, maren, today);
@@ -133,21 +135,26 @@ public class DemoClub {
                 DemoBlocks.towardContest(today.minusDays(17), today.plusDays(64))
                         .named("Quiet water"),
                 "");
-        lift(desmond, Map.of(), false);
+        lift(desmond, Map.of(), DemoTale.NONE);
 
         LifterCard agathe = lifter(maren, shed, "Agathe Lorne", "agathe", MassUnit.KG, Rounding.NEAREST, null);
         kits.takesBar(agathe, shed, Optional.of("Light bar"));
         begin(agathe, "squat 92, bench-press 55, deadlift 115, overhead-press 34", today.minusDays(100));
+        before(agathe, new DemoPast(Lift.SQUAT, Mass.ofKg(91), Mass.ofKg(92), 6), today.minusDays(20));
         blocks.add(agathe, DemoBlocks.threeDays(today.minusDays(3)).named("Slack"), "");
-        lift(agathe, Map.of(), false);
+        lift(agathe, Map.of(), DemoTale.told(Lift.SQUAT));
 
         LifterCard rufus = lifter(bryn, loft, "Rufus Kell", "rufus", MassUnit.LB, Rounding.DOWN, null);
         begin(rufus, "squat 425, bench-press 275, deadlift 495, overhead-press 155", today.minusDays(50));
         blocks.add(rufus, DemoBlocks.shoulder(today.minusDays(9)).named("Back to the bar"), "");
-        lift(rufus, Map.of(Lift.BENCH_PRESS, "0.97"), false);
+        lift(
+                rufus,
+                Map.of(Lift.BENCH_PRESS, "0.97"),
+                DemoTale.missed(new Lift("close-grip-bench-press"), MissedBy.PAIN));
 
         LifterCard hanno = lifter(bryn, shed, "Hanno Dray", "hanno", MassUnit.KG, Rounding.NEAREST, null);
         begin(hanno, "squat 165, bench-press 120, deadlift 205, overhead-press 72", today.minusDays(30));
+        before(hanno, new DemoPast(Lift.SQUAT, Mass.ofKg(166), Mass.ofKg(164), 6), today.minusDays(18));
         blocks.add(hanno, DemoBlocks.threeDays(today.minusDays(16)).named("Three days"), "");
         liftAllButTheLast(hanno);
 
@@ -159,7 +166,7 @@ public class DemoClub {
                 sunniva,
                 DemoBlocks.events(today.minusDays(8), "160kg", "60kg", "100kg").named("Harbour games"),
                 "");
-        lift(sunniva, Map.of(), false);
+        lift(sunniva, Map.of(), DemoTale.inPounds(Lift.DEADLIFT));
 
         LifterCard colm = lifter(bryn, shed, "Colm Tarrow", "colm", MassUnit.KG, Rounding.NEAREST, null);
         begin(colm, events.formatted(290, 135, 130, 240, 360, 150, 170), today.minusDays(21));
@@ -167,7 +174,7 @@ public class DemoClub {
                 colm,
                 DemoBlocks.events(today.minusDays(8), "260kg", "110kg", "140kg").named("Harbour games"),
                 "");
-        lift(colm, Map.of(), false);
+        lift(colm, Map.of(), DemoTale.missed(Lift.SQUAT, 2, 0));
 
         LifterCard piet = lifter(maren, shed, "Piet Ondervane", "piet", MassUnit.KG, Rounding.UP, null);
         begin(piet, events.formatted(270, 120, 118, 225, 330, 140, 160), today.minusDays(21));
@@ -175,13 +182,13 @@ public class DemoClub {
                 piet,
                 DemoBlocks.events(today.minusDays(8), "240kg", "100kg", "140kg").named("Harbour games"),
                 "");
-        lift(piet, Map.of(), false);
+        lift(piet, Map.of(), DemoTale.missed(Lift.DEADLIFT, MissedBy.GRIP));
 
         LifterCard ida = lifter(maren, garage, "Ida Fenwright", "ida", MassUnit.LB, Rounding.DOWN, null);
         kits.trainsIn(ida, List.of(garage, loft));
         begin(ida, "squat 235, bench-press 135, deadlift 285, overhead-press 90", today.minusDays(40));
         blocks.add(ida, DemoBlocks.threeDays(today.minusDays(11)).named("At home"), "");
-        lift(ida, Map.of(), false);
+        lift(ida, Map.of(), DemoTale.harder(Lift.BENCH_PRESS, 2, 3));
 
         LifterCard self = roster.add(new NewLifter(
                 maren.clubId(),
@@ -195,7 +202,7 @@ public class DemoClub {
         accounts.lifts(maren, self.id());
         begin(self, "squat 140, bench-press 82, deadlift 170, overhead-press 52", today.minusDays(35));
         blocks.add(self, DemoBlocks.threeDays(today.minusDays(5)).named("Own work"), "");
-        lift(self, Map.of(), false);
+        lift(self, Map.of(), DemoTale.NONE);
     }
 
     private LifterCard lifter(
@@ -342,17 +349,17 @@ public class DemoClub {
         }
     }
 
-    /** Lifts every day that is past, with strength that grows or fades evenly to a multiple of the starting max. */
-    private void lift(LifterCard lifter, Map<Lift, String> multiples, boolean decisionsWait) {
-        lift(lifter, multiples, decisionsWait, 0);
-    }
-
-    /** The last past day was missed. */
+    /** The last past day was missed, and those before it did not go well. */
     private void liftAllButTheLast(LifterCard lifter) {
-        lift(lifter, Map.of(), false, 1);
+        lift(lifter, Map.of(Lift.SQUAT, "0.98"), DemoTale.missed(Lift.SQUAT, 3, 2), 1);
     }
 
-    private void lift(LifterCard lifter, Map<Lift, String> multiples, boolean decisionsWait, int missed) {
+    /** Lifts every day that is past, with strength that grows or fades evenly to a multiple of the starting max. */
+    private void lift(LifterCard lifter, Map<Lift, String> multiples, DemoTale tale) {
+        lift(lifter, multiples, tale, 0);
+    }
+
+    private void lift(LifterCard lifter, Map<Lift, String> multiples, DemoTale tale, int missed) {
         LifterBlock plan = blocks.current(lifter, ZONE).orElseThrow();
         List<int[]> past = new ArrayList<>();
         for (int week = 0; week < plan.block().weeks(); week++) {
@@ -362,9 +369,8 @@ public class DemoClub {
                 }
             }
         }
+        List<List<DoneSet>> expected = new ArrayList<>();
         for (int i = 0; i < past.size() - missed; i++) {
-            int day = past.get(i)[0];
-            int week = past.get(i)[1];
             Percent grown = Percent.of(100 * (i + 1) / past.size());
             DemoStrength strength = new DemoStrength(RepCurve.DEFAULT, lift -> {
                 Mass start = plan.resolver().numbers(lift).estimate().orElseThrow();
@@ -372,10 +378,16 @@ public class DemoClub {
                 return start.times(
                         Percent.HUNDRED.plus(end.minus(Percent.HUNDRED).times(grown)));
             });
+            expected.add(strength.session(plan.resolver(), plan.block(), past.get(i)[0], past.get(i)[1]));
+        }
+        int toldFrom = tale.toldFrom(expected);
+        for (int i = 0; i < expected.size(); i++) {
+            int day = past.get(i)[0];
+            int week = past.get(i)[1];
             LocalDate date = plan.block().date(day, week);
-            var sets = strength.session(plan.resolver(), plan.block(), day, week);
+            boolean heard = i >= toldFrom;
+            List<DoneSet> sets = heard ? tale.tell(expected.get(i)) : expected.get(i);
             var at = date.atTime(18, 30).atZone(ZONE).toInstant();
-            boolean heard = decisionsWait && i == past.size() - 1;
             String asked = AskedDay.of(
                             plan.block().shape().get(week).deload(),
                             plan.projection().prescriptions(day, week),

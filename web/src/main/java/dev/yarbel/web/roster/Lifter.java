@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.DeloadDue;
 import dev.yarbel.core.session.Demand;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -192,6 +193,13 @@ class Lifter {
                 warmUps == WarmUpStyle.EVEN,
                 beforeSession == AskedBefore.YES,
                 breath == Breath.GASPS,
+                new DeloadDue(
+                        Optional.empty(),
+                        dieting != null && dieting != Dieting.NO,
+                        jobStrains != null,
+                        Optional.ofNullable(sleep).map(BigDecimal::doubleValue),
+                        stress == Stress.MUCH,
+                        Optional.ofNullable(birthYear)),
                 demand(),
                 Optional.ofNullable(wordsAt),
                 wordsWaiting,

@@ -11,6 +11,7 @@ import dev.yarbel.core.lifter.Sport;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.DeloadDue;
 import dev.yarbel.core.session.Demand;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -33,6 +34,7 @@ import java.util.Optional;
  * @param askedBefore they are asked how they are before a session
  * @param demand what makes a load heavier than it is for them
  * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
+ * @param deloadDue what of their life makes a deload due sooner
  * @param wordsAt when words were last said between them and a coach while they lifted
  * @param wordsWaiting those were theirs, and they wait for an answer
  */
@@ -57,6 +59,7 @@ public record LifterCard(
         boolean evenWarmUps,
         boolean askedBefore,
         boolean soonOutOfBreath,
+        DeloadDue deloadDue,
         Demand.Figures demand,
         Optional<Instant> wordsAt,
         boolean wordsWaiting,

@@ -285,6 +285,66 @@ class RulesOfJudgementTest {
         assertThat(club.plan().block().slots()).hasSize(2);
     }
 
+    /** Misses in two sessions, an estimate that falls, and seven weeks without a deload. */
+    private void tired() {
+        club = clubs.club("squat 3x5 75%", "squat 3x5 70%");
+        for (int week = 7; week >= 2; week--) {
+            sessions.addHistory(
+                    club.lifter,
+                    Optional.empty(),
+                    TestSettings.TODAY.minusWeeks(week),
+                    TestSettings.NOW,
+                    List.of(new DoneSet(
+                            TaskKey.work("A", 1),
+                            new LiftedSet(Lift.SQUAT, Mass.ofKg(150 + 5L * week), 3, Effort.parse("9")))),
+                    false);
+        }
+        List<String> asked = List.of("squat 3x5 75%|150", "squat 3x5 70%|140");
+        session(0, asked, "A 150x4 missed", "B 140x5 9");
+        session(1, asked, "A 150x4 missed", "B 140x5 9");
+    }
+
+    @Test
+    void signsOfFatigueFromThreeSourcesMakeACallForAnEasyWeek() throws Exception {
+        tired();
+        assertThat(queue()).extracting(SlipLine::rule).contains("deload-suggested", "missed-reps");
+        long id = slip("deload-suggested");
+        Document shown = page("/calls/" + id);
+        assertThat(shown.select(".fatigue .speaks")).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(shown.select(".changes tbody tr")).hasSize(2);
+        answer(id, "change", "own", "NO_STYLE").andExpect(status().isUnprocessableContent());
+        answer(id, "take").andExpect(status().isFound());
+        assertThat(club.plan().block().weeks()).isEqualTo(4);
+        assertThat(club.plan().block().shape().get(2).deload()).isTrue();
+        assertThat(dose(0, 2)).isEqualTo("2x5 65%");
+        assertThat(dose(0, 3)).isEqualTo("3x5 75%");
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()))
+                .andExpect(flash().attribute("notice", containsString("Taken back")));
+        assertThat(club.plan().block().weeks()).isEqualTo(3);
+        answer(id, "change", "own", "OFF").andExpect(status().isFound());
+        assertThat(dose(0, 2)).isEmpty();
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_CHANGED);
+        mvc.perform(get(club.url("/book/decisions")).with(club.asLifter()))
+                .andExpect(content().string(shows(".ledger", "Training as a whole")));
+    }
+
+    /** What was left is asked again when a further sign speaks, or four weeks later; not after the very next session. */
+    @Test
+    void aDeloadThatWasLeftIsNotAskedForAfterTheNextSession() throws Exception {
+        tired();
+        answer(slip("deload-suggested"), "leave");
+        sessions.addHistory(
+                club.lifter,
+                Optional.of(club.plan().planned(0, 2)),
+                TestSettings.TODAY,
+                TestSettings.NOW,
+                List.of(new DoneSet(
+                        TaskKey.work("A", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(150), 5, Effort.parse("9")))),
+                true);
+        waitForThoseWhoHear();
+        assertThat(queue()).extracting(SlipLine::rule).doesNotContain("deload-suggested");
+    }
+
     /** A law's own step is in the plan already; the coach may write another load over it. */
     @Test
     void aLawsStepIsTakenOrWrittenOver() throws Exception {
