@@ -215,6 +215,7 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/free/{session}/reopen", May.LIFTER_AND_COACH),
             entry("GET /calls", May.ANY_COACH),
             entry("GET /calls/answered", May.ANY_COACH),
+            entry("POST /lifters/{id}/home/questions/{question}", May.LIFTER_AND_COACH),
             entry("GET /calls/rules", May.ANY_COACH),
             entry("POST /calls/rules/{rule}", May.ANY_COACH),
             entry("POST /calls/rules/{rule}/reset", May.ANY_COACH),
@@ -257,6 +258,7 @@ class AccessTest {
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
+            entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
             entry("POST /club/invites", Map.of("name", "New")),
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),
             entry("POST /kit/{gym}", Map.of("name", "Gym", "unit", "KG", "collars", "0")),
@@ -360,6 +362,7 @@ class AccessTest {
         variables.put("code", "sleep");
         variables.put("lift", "front-squat");
         variables.put("rule", "hard-once");
+        variables.put("question", clubs.question(club));
         variables.put("day", 0);
         variables.put("week", 1);
         as(Who.LIFTER, "/floor/free/sets", Map.of("lift", "barbell-row", "load", "30", "reps", "10", "effort", "easy"));

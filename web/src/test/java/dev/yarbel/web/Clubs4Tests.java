@@ -41,6 +41,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.springframework.boot.test.context.TestComponent;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.test.web.servlet.request.RequestPostProcessor;
 
@@ -59,14 +60,23 @@ public class Clubs4Tests {
     private final Book book;
     private final Sessions sessions;
     private final Blocks blocks;
+    private final JdbcClient jdbc;
 
-    Clubs4Tests(Accounts accounts, Roster roster, KitShelf kits, Book book, Sessions sessions, Blocks blocks) {
+    Clubs4Tests(
+            Accounts accounts,
+            Roster roster,
+            KitShelf kits,
+            Book book,
+            Sessions sessions,
+            Blocks blocks,
+            JdbcClient jdbc) {
         this.accounts = accounts;
         this.roster = roster;
         this.kits = kits;
         this.book = book;
         this.sessions = sessions;
         this.blocks = blocks;
+        this.jdbc = jdbc;
     }
 
     /** A club with its people. */
@@ -227,6 +237,16 @@ public class Clubs4Tests {
         kits.trainsIn(lifter, List.of(club.gym));
         book.start(lifter, tested(200), Mass.ofKg(120));
         return lifter;
+    }
+
+    /** The number of a question about the lifter's first logged work set that their coach put to them. */
+    public long question(TestClub club) {
+        return jdbc.sql("""
+                        insert into lifter_question (club_id, lifter_id, session_id, task, kind, asked_at, asked_by_name)
+                        select t.club_id, t.lifter_id, t.id, s.task, 'WHAT_HAPPENED', now(), 'Coach'
+                        from training_session t join logged_set s on s.club_id = t.club_id and s.session_id = t.id
+                        where t.lifter_id = ? and s.task = 'A.1' and t.plan_day is not null order by t.id limit 1
+                        returning id""").param(club.lifter.id()).query(Long.class).single();
     }
 
     /** The number of a block of a week, long after the other one of the club's lifter, that was taken away. */

@@ -129,6 +129,7 @@ class FuzzTest {
                 club.asLifter(),
                 "/floor/sets",
                 Map.of("day", "0", "week", "1", "task", "A.1", "load", "180", "reps", "0", "effort", "missed"));
+        clubs.question(club);
         send(club.asLifter(), "/floor/slots/C", Map.of("day", "0", "week", "1", "what", "shorten", "sets", "2"));
         send(club.asLifter(), "/floor/free/sets", Map.of("lift", "squat", "load", "100", "reps", "5", "effort", "8"));
     }

@@ -1,5 +1,6 @@
 package dev.yarbel.core.adjust;
 
+import dev.yarbel.core.adjust.AskLifter.Asking;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +33,15 @@ final class MissedOutright implements CallRule {
         return Optional.of(Care.SPOTTERS);
     }
 
+    /** Nobody is asked who said why. */
+    private static Proposal proposal(Subject subject, List<SeenSet> none) {
+        return none.stream()
+                .filter(set -> set.set().details().missedBy().isEmpty())
+                .findFirst()
+                .<Proposal>map(set -> new AskLifter(subject.lift(), Asking.WHAT_HAPPENED, set))
+                .orElseGet(() -> new Hold(subject.lift()));
+    }
+
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         List<SeenSet> none = subject.work().stream()
@@ -39,8 +49,6 @@ final class MissedOutright implements CallRule {
                         && set.set().reps() == 0
                         && BigDecimal.valueOf(set.missing()).compareTo(threshold) >= 0)
                 .toList();
-        return none.isEmpty()
-                ? List.of()
-                : List.of(Finding.of(this, new Evidence.Sets(none), new Hold(subject.lift())));
+        return none.isEmpty() ? List.of() : List.of(Finding.of(this, new Evidence.Sets(none), proposal(subject, none)));
     }
 }

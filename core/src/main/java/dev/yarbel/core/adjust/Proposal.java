@@ -4,7 +4,7 @@ import dev.yarbel.core.measure.Percent;
 import java.util.List;
 
 /** What a rule proposes to change. It changes nothing by itself: a coach takes it, takes another of its kind, or leaves it. */
-public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, PlanChange {
+public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLifter, PlanChange {
 
     /** What a room outside makes of each kind of proposal. */
     interface Visitor<T> {
@@ -14,6 +14,8 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, PlanCh
         T hold(Hold proposal);
 
         T followLaw(FollowLaw proposal);
+
+        T askLifter(AskLifter proposal);
 
         T nextLoads(NextLoads proposal);
 

@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 /**
  * The proposal to do another lift in the place of one in its next week of training. Its slots stand behind those they take the place
  * of, which ask for nothing in that week; sets and repetitions stay, and nothing is harder than three left. What has a load of its
- * own or hangs on the last time begins by feel of the rating: of the other lift neither says anything.
+ * own or hangs on the last time, or on a max that the other lift has not, begins by the rating.
  *
  * @param to the lift that is done instead
  * @param places the slots and weeks, counted from 0, that it takes
@@ -66,7 +66,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
             BlockEdit out = new SetDoses(
                     List.of(new SetDoses.Change(slot.id(), place.week, Optional.of(dose), Optional.empty())));
             List<Optional<Dose>> doses = new ArrayList<>(Collections.nCopies(block.weeks(), Optional.empty()));
-            doses.set(place.week, Optional.of(easier(dose)));
+            doses.set(place.week, Optional.of(easier(dose, plan)));
             Slot other =
                     new Slot(freeLetter(day), to, doses, Optional.empty(), Optional.of(lift.key())).as(newSlot.get());
             DayId id = day.id();
@@ -87,13 +87,18 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
                 .orElseThrow(() -> new IllegalStateException("no letter is free"));
     }
 
-    private static Dose easier(Dose dose) {
-        return new Dose(dose.parts().stream().map(SwapLift::easier).toList());
+    private Dose easier(Dose dose, PlanAhead plan) {
+        boolean known = plan.resolver().numbers(to).estimate().isPresent()
+                || plan.resolver().numbers(to).workingMax().isPresent();
+        return new Dose(dose.parts().stream().map(part -> easier(part, known)).toList());
     }
 
-    private static Part easier(Part part) {
+    private static Part easier(Part part, boolean known) {
         LoadBasis basis = part.basis();
-        boolean ofItsOwn = basis.written().isPresent() || basis.goesOnFromLast() || basis.isShareOfLast();
+        boolean ofItsOwn = basis.written().isPresent()
+                || basis.goesOnFromLast()
+                || basis.isShareOfLast()
+                || !known && basis.share().filter(share -> share.of().isMax()).isPresent();
         boolean hard = basis.rating().filter(rpe -> rpe.compareTo(HARDEST) > 0).isPresent();
         return ofItsOwn || hard ? part.with(new LoadBasis.AtRpe(HARDEST)) : part;
     }

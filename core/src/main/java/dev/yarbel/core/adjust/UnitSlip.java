@@ -1,5 +1,6 @@
 package dev.yarbel.core.adjust;
 
+import dev.yarbel.core.adjust.AskLifter.Asking;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
@@ -41,7 +42,10 @@ final class UnitSlip implements CallRule {
                 .toList();
         return slips.isEmpty()
                 ? List.of()
-                : List.of(Finding.of(this, new Evidence.Sets(slips), new Hold(subject.lift())));
+                : List.of(Finding.of(
+                        this,
+                        new Evidence.Sets(slips),
+                        new AskLifter(subject.lift(), Asking.WHICH_UNIT, slips.get(0))));
     }
 
     private static boolean isSlip(Mass lifted, Mass asked, Percent within) {

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.progress.Step;
 import java.util.List;
@@ -192,6 +193,28 @@ class CallRulesTest {
     @CsvSource({"3x3 80%, 160x0 missed, true", "3x2 80%, 160x0 missed, false", "3x3 80%, 160x1 missed, false"})
     void threeWerePlannedAndNoneWasMade(String dose, String set, boolean found) {
         assertThat(squat().lifted(1, dose, set).look(new MissedOutright())).hasSize(found ? 1 : 0);
+    }
+
+    @Test
+    void whoeverSaidWhyIsNotAskedAgain() {
+        CallRule rule = new MissedOutright();
+        AskLifter ask = (AskLifter)
+                proposal(squat().lifted(1, "3x5 75% | 150", "150x0 missed").look(rule));
+        assertThat(ask.asking()).isEqualTo(AskLifter.Asking.WHAT_HAPPENED);
+        assertThat(ask.otherLoad()).isEmpty();
+        assertThat(proposal(squat().lifted(1, "3x5 75% | 150", "150x0 missed SLEEP_OR_STRESS")
+                        .look(rule)))
+                .isEqualTo(new Hold(Lift.SQUAT));
+    }
+
+    @Test
+    void ofTwoUnitsTheOneNearerToWhatWasAskedIsOffered() {
+        AskLifter pounds = (AskLifter)
+                proposal(squat().lifted(1, "3x5 50% | 100", "220x5 8").look(new UnitSlip()));
+        assertThat(pounds.otherLoad()).contains(Mass.ofLb(220));
+        AskLifter kilograms = (AskLifter)
+                proposal(squat().lifted(1, "3x5 50% | 100", "45x5 8").look(new UnitSlip()));
+        assertThat(kilograms.otherLoad().orElseThrow().distanceTo(kg("99.2"))).isLessThan(kg("0.1"));
     }
 
     // ---- laws

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
@@ -331,6 +332,24 @@ public class Sessions {
     /** Corrects a set that was logged; what it said before stays in the ledger. */
     public void correct(Person person, LifterCard lifter, PlannedDay day, DoneSet done) {
         correct(person, lifter, begun(lifter, day), done);
+    }
+
+    /**
+     * Corrects a set as its lifter said; whoever looked at the session looks again, even where it stands as it was.
+     *
+     * @throws NotFoundException when there is no such set
+     */
+    void correct(Person person, LifterCard lifter, long number, TaskKey task, UnaryOperator<LiftedSet> correction) {
+        TrainingSession session =
+                sessions.findByClubIdAndId(lifter.clubId(), number).orElseThrow(NotFoundException::new);
+        LoggedSet set = sets.findByClubIdAndSessionIdAndTask(lifter.clubId(), number, task.toString())
+                .orElseThrow(NotFoundException::new);
+        DoneSet corrected = new DoneSet(task, correction.apply(set.done().set()));
+        if (set.done().equals(corrected)) {
+            lookAgain(lifter, session);
+        } else {
+            rewrite(person, lifter, session, set, corrected);
+        }
     }
 
     private void correct(Person person, LifterCard lifter, TrainingSession session, DoneSet done) {

@@ -17,6 +17,8 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
             long clubId, long lifterId, long planDay, int planWeek);
 
+    Optional<TrainingSession> findByClubIdAndId(long clubId, long id);
+
     @Query("select distinct s.lifterId from TrainingSession s where s.clubId = :clubId and s.startedAt >= :since")
     List<Long> begunSince(long clubId, Instant since);
 

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
 import dev.yarbel.core.adjust.Hold;
@@ -15,11 +16,23 @@ import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.book.LifterQuestions;
 import dev.yarbel.web.page.Words;
 import java.util.Optional;
 
-/** Finds what a coach can do with each kind of proposal about a lifter. */
-record Handlers(Book book, Blocks blocks, Ledger ledger, Words words, LifterBlock block)
+/**
+ * Finds what a coach can do with each kind of proposal about a lifter.
+ *
+ * @param session the number of the session that gave cause
+ */
+record Handlers(
+        Book book,
+        Blocks blocks,
+        Ledger ledger,
+        LifterQuestions questions,
+        Words words,
+        LifterBlock block,
+        long session)
         implements Proposal.Visitor<Handling> {
 
     Handling of(Proposal proposal) {
@@ -44,6 +57,11 @@ record Handlers(Book book, Blocks blocks, Ledger ledger, Words words, LifterBloc
     @Override
     public Handling followLaw(FollowLaw proposal) {
         return new NothingChanged(this, proposal.lift(), Optional.of(proposal));
+    }
+
+    @Override
+    public Handling askLifter(AskLifter proposal) {
+        return new LifterAsked(this, proposal);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.Evidence;
 import dev.yarbel.core.adjust.FollowLaw;
@@ -72,6 +73,11 @@ final class Names {
         @Override
         public String followLaw(FollowLaw proposal) {
             return "follow-law";
+        }
+
+        @Override
+        public String askLifter(AskLifter proposal) {
+            return "ask-lifter";
         }
 
         @Override

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
 import dev.yarbel.core.adjust.Hold;
@@ -79,6 +80,11 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
 
         @Override
         public Optional<? extends Proposal> followLaw(FollowLaw proposal) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<? extends Proposal> askLifter(AskLifter proposal) {
             return Optional.empty();
         }
 

@@ -46,6 +46,14 @@ record SlipLine(
         return Calls.rule(rule).filter(found -> !found.isQuiet()).isEmpty();
     }
 
+    /** The sign it stands under: stop where something hurts; else whether more, less or the same is proposed. */
+    public String sign() {
+        if (urgency() == Urgency.PAIN) {
+            return "stop";
+        }
+        return raises ? "raise" : size.equals(Percent.ZERO) ? "hold" : "lower";
+    }
+
     /** What is proposed, as the code of a word. */
     public String way() {
         return !WAYS.contains(proposes) ? proposes : raises ? "raise" : "lower";

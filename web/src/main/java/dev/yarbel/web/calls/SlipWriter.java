@@ -81,14 +81,23 @@ class SlipWriter {
                 .distinct();
         Stream.concat(lifted, Stream.of(Subject.WHOLE))
                 .forEach(lift -> findings.look(plan, lift, session.id(), tuning).stream()
-                        .filter(finding -> !isAnswered(finding, lift, answered))
+                        .filter(finding -> !isAnswered(finding, lift, session, answered))
                         .findFirst()
                         .ifPresent(finding -> open(lifter, lift, session, finding)));
     }
 
-    /** Whether the same was left before, and there is no more of it now than half a step of the rule. */
-    private static boolean isAnswered(Finding finding, Lift lift, List<Slip> answered) {
+    /**
+     * Whether the same was answered of this very session, or what a rule finds after every session was left before and there is no more
+     * of it now than half a step.
+     */
+    private static boolean isAnswered(Finding finding, Lift lift, SessionLog session, List<Slip> answered) {
         CallRule rule = Calls.rule(finding.rule()).orElseThrow();
+        if (answered.stream()
+                .anyMatch(slip -> slip.sessionId() == session.id()
+                        && slip.lift().equals(lift)
+                        && slip.rule().equals(finding.rule()))) {
+            return true;
+        }
         Percent more = rule.threshold()
                 .map(threshold -> Percent.of(threshold.step().divide(BigDecimal.valueOf(2))))
                 .orElse(Percent.ZERO);

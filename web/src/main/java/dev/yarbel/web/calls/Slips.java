@@ -12,6 +12,7 @@ import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.LifterQuestions;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.LifterChooser;
 import dev.yarbel.web.page.NotFoundException;
@@ -52,6 +53,7 @@ class Slips implements OpenCalls {
     private final Findings findings;
     private final RuleSettings settings;
     private final Book book;
+    private final LifterQuestions questions;
     private final Words words;
     private final Ledger ledger;
     private final Clock clock;
@@ -64,6 +66,7 @@ class Slips implements OpenCalls {
             Findings findings,
             RuleSettings settings,
             Book book,
+            LifterQuestions questions,
             Words words,
             Ledger ledger,
             Clock clock) {
@@ -74,6 +77,7 @@ class Slips implements OpenCalls {
         this.findings = findings;
         this.settings = settings;
         this.book = book;
+        this.questions = questions;
         this.words = words;
         this.ledger = ledger;
         this.clock = clock;
@@ -195,8 +199,8 @@ class Slips implements OpenCalls {
                 .filter(care -> care.concerns(plan.standing().catalogue().of(lift)));
     }
 
-    private Handlers handlers(LifterBlock plan) {
-        return new Handlers(book, blocks, ledger, words, plan);
+    private Handlers handlers(LifterBlock plan, Slip slip) {
+        return new Handlers(book, blocks, ledger, questions, words, plan, slip.sessionId());
     }
 
     /**
@@ -224,7 +228,7 @@ class Slips implements OpenCalls {
         if (call.isEmpty()) {
             return Outcome.of(Came.CHANGED_MEANWHILE);
         }
-        Handling handling = handlers(plan).of(call.get().finding().proposal());
+        Handling handling = handlers(plan, slip).of(call.get().finding().proposal());
         if (answer == Slip.Status.CHANGED) {
             handling = handling.own(reply, plan.lifter().unit());
         }
@@ -248,7 +252,7 @@ class Slips implements OpenCalls {
         }
         LifterBlock plan = plan(coach, slip.lifterId());
         String stands = call(plan, slip.lift(), slip.sessionId(), slip.rule())
-                .map(call -> handlers(plan)
+                .map(call -> handlers(plan, slip)
                         .of(call.finding().proposal())
                         .stands(plan.lifter().unit()))
                 .orElse("");
@@ -294,6 +298,7 @@ class Slips implements OpenCalls {
         if (ledger.isOvertaken(lifter, entry)) {
             return false;
         }
+        questions.withdraw(lifter, slip.sessionId());
         Ledger.Done done = ledger.done(lifter, entry);
         if (done.block().isPresent()) {
             return undo(coach, lifter, slip, done.block().get(), entry);

@@ -369,6 +369,77 @@ class RulesOfJudgementTest {
         assertThat(page("/calls").select("[data-key=j]")).isEmpty();
     }
 
+    // ---- questions to the lifter
+
+    private Document home() throws Exception {
+        return Jsoup.parse(mvc.perform(get(club.url("/home")).with(club.asLifter()))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    private ResultActions say(String action, String... parameters) throws Exception {
+        var request = post(action).with(club.asLifter()).with(csrf());
+        for (int i = 0; i < parameters.length; i += 2) {
+            request = request.param(parameters[i], parameters[i + 1]);
+        }
+        ResultActions said = mvc.perform(request);
+        waitForThoseWhoHear();
+        return said;
+    }
+
+    /** Three planned and none made: the lifter is asked on the phone, and the answer is what the set then says. */
+    @Test
+    void aLifterIsAskedWhatHappenedAndTheAnswerStandsBesideTheSet() throws Exception {
+        club = clubs.club("squat 3x5 75%");
+        session(1, List.of("squat 3x5 75%|150"), "A 150x0 missed");
+        long id = slip("missed-outright");
+        assertThat(page("/calls/" + id).select(".proposal q").text()).contains("What happened?");
+        assertThat(home().select("form[action*=questions]")).isEmpty();
+        answer(id, "take").andExpect(redirectedUrl("/calls"));
+        String action = home().select("form[action*=questions]").attr("action");
+        assertThat(home().select("section[id^=question]").text()).contains("150 kg");
+        // no answer is no answer, and what was typed stays
+        say(action, "words", "slept two hours")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(shows("[role=alert]", "Choose one")));
+        say(action, "answer", "SLEEP_OR_STRESS", "words", "slept two hours")
+                .andExpect(redirectedUrl(club.url("/home")));
+        assertThat(home().select("form[action*=questions]")).isEmpty();
+        assertThat(queue()).extracting(SlipLine::rule).containsExactly("miss-excused");
+        assertThat(page("/calls/" + slip("miss-excused")).select(".evidence").text())
+                .contains("sleep or stress")
+                .contains("slept two hours");
+        // asked and answered is not asked again
+        say(action, "answer", "PAIN").andExpect(redirectedUrl(club.url("/home")));
+        assertThat(queue()).extracting(SlipLine::rule).containsExactly("miss-excused");
+    }
+
+    @Test
+    void aLoadInTheOtherUnitIsCorrectedByItsLifter() throws Exception {
+        club = clubs.club("squat 3x5 75%");
+        session(1, List.of("squat 3x5 75%|150"), "A 150x5 8", "A 330x5 8");
+        answer(slip("unit-slip"), "take");
+        Document home = home();
+        assertThat(home.select("button[name=answer]").eachText()).containsExactly("It was 330 kg", "It was 149.69 kg");
+        say(home.select("form[action*=questions]").attr("action"), "answer", "OTHER_UNIT");
+        assertThat(club.plan().session(0, 1).orElseThrow().sets().get(1).set().load())
+                .isEqualTo(Mass.ofLb(330));
+        assertThat(queue()).extracting(SlipLine::rule).doesNotContain("unit-slip");
+    }
+
+    @Test
+    void aQuestionThatIsTakenBackIsNotAskedAnyMore() throws Exception {
+        club = clubs.club("squat 3x5 75%");
+        session(1, List.of("squat 3x5 75%|150"), "A 150x0 missed");
+        long id = slip("missed-outright");
+        answer(id, "take");
+        mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()));
+        assertThat(home().select("form[action*=questions]")).isEmpty();
+        assertThat(slip("missed-outright")).isEqualTo(id);
+    }
+
     // ---- the rules' page
 
     private ResultActions set(String rule, String... parameters) throws Exception {
