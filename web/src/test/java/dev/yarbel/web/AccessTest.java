@@ -216,6 +216,7 @@ class AccessTest {
             entry("GET /calls", May.ANY_COACH),
             entry("GET /calls/answered", May.ANY_COACH),
             entry("POST /lifters/{id}/home/questions/{question}", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/readiness", May.THEIR_COACH),
             entry("GET /calls/rules", May.ANY_COACH),
             entry("POST /calls/rules/{rule}", May.ANY_COACH),
             entry("POST /calls/rules/{rule}/reset", May.ANY_COACH),

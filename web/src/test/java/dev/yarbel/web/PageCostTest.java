@@ -74,6 +74,7 @@ class PageCostTest {
             base + "/book/lifts/squat",
             base + "/home",
             base + "/practice",
+            base + "/readiness",
             base + "/profile",
             base + "/gyms"
         }) {

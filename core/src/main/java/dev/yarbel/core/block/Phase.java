@@ -7,6 +7,8 @@ public enum Phase {
     MUSCLE,
     STRENGTH,
     PEAK,
+    /** Reaching over: more than can be recovered from, on purpose, and a deload after it. */
+    REACH,
     /** Holding strength at sustainable loads, with no contest in sight. */
     HOLD
 }

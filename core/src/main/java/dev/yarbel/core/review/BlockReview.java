@@ -1,6 +1,7 @@
 package dev.yarbel.core.review;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -151,6 +152,17 @@ public final class BlockReview {
         });
     }
 
+    private boolean isReachedOver(int week) {
+        return week < plan.block().weeks()
+                && plan.block().shape().get(week).phase() == Phase.REACH
+                && !plan.block().shape().get(week).deload();
+    }
+
+    private boolean isEased(int week) {
+        return week < plan.block().weeks()
+                && (plan.block().shape().get(week).deload() || plan.block().isGap(week));
+    }
+
     private void wholeBlock() {
         int inARow = 0;
         int longest = 0;
@@ -160,6 +172,11 @@ public final class BlockReview {
         }
         if (longest > MOST_WEEKS_WITHOUT_DELOAD) {
             plan.mark(Kind.NO_DELOAD, longest);
+        }
+        for (int week = 0; week < plan.block().weeks(); week++) {
+            if (isReachedOver(week) && !isReachedOver(week + 1) && !isEased(week + 1)) {
+                plan.mark(Kind.REACH_WITHOUT_DELOAD, week + 1);
+            }
         }
         plan.known()
                 .daysOfBlockPutAside()

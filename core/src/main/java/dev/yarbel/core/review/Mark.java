@@ -110,6 +110,8 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         LEFT_OUT_OF_DELOAD,
         /** No deload within twelve weeks; the weeks in a row. */
         NO_DELOAD,
+        /** More than can be recovered from, on purpose, and no deload after it; the week. */
+        REACH_WITHOUT_DELOAD,
         /** A first week far above what the lifter is used to; hard sets then and now. */
         FIRST_WEEK_HIGH,
         /** High frequency while dieting; days a week. */

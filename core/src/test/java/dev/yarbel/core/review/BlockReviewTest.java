@@ -231,6 +231,30 @@ class BlockReviewTest {
                 .doesNotContain(Kind.GROWING_STEP);
     }
 
+    /** Reaching over on purpose is said beforehand, with the deload that follows (common practice, no source). */
+    @Test
+    void aWeekThatReachesOverIsMarkedUnlessADeloadFollows() {
+        assertThat(only(review(reachingOver(BlockWeek.of(Phase.REACH), BlockWeek.PLAIN)), Kind.REACH_WITHOUT_DELOAD)
+                        .facts())
+                .containsExactly(2);
+        assertThat(kinds(review(reachingOver(BlockWeek.of(Phase.REACH), BlockWeek.PLAIN.asDeload()))))
+                .doesNotContain(Kind.REACH_WITHOUT_DELOAD);
+        // two weeks of it are one
+        assertThat(only(
+                                review(reachingOver(BlockWeek.of(Phase.REACH), BlockWeek.of(Phase.REACH))),
+                                Kind.REACH_WITHOUT_DELOAD)
+                        .facts())
+                .containsExactly(3);
+    }
+
+    private static Block reachingOver(BlockWeek second, BlockWeek third) {
+        return new Block(
+                MONDAY,
+                List.of(new TrainingDay("Day", 0, List.of(slot("A", Lift.SQUAT, "3x3 70%", "3x3 80%", "3x3 60%")))),
+                List.of(BlockWeek.PLAIN, second, third),
+                Optional.empty());
+    }
+
     @Test
     void thirteenWeeksWithoutADeloadAreMarkedAndAGapCounts() {
         String[] doses = Collections.nCopies(13, "3x3 70%").toArray(String[]::new);

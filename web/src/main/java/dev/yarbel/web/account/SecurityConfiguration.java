@@ -144,7 +144,10 @@ class SecurityConfiguration {
                                 "/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**", "/live/**")
                         .hasRole("COACH")
                         .requestMatchers(
-                                "/lifters/*/floor/review/**", "/lifters/*/floor/side/**", "/lifters/*/book/maxes")
+                                "/lifters/*/floor/review/**",
+                                "/lifters/*/floor/side/**",
+                                "/lifters/*/book/maxes",
+                                "/lifters/*/readiness")
                         .hasRole("COACH")
                         .requestMatchers(
                                 HttpMethod.POST,

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.Trend;
 import dev.yarbel.core.lift.Catalogue;
@@ -126,6 +127,9 @@ final class Fatigue {
     /** What the plan says of this week and the next. */
     private static Readiness.Plan plan(LifterBlock block) {
         int week = block.currentWeek();
+        if (!block.block().days().isEmpty() && block.block().shape().get(week).phase() == Phase.REACH) {
+            return Readiness.Plan.REACHING_OVER;
+        }
         for (int at = week; at <= week + 1 && at < block.block().weeks(); at++) {
             if (block.block().shape().get(at).deload() || block.block().isGap(at) && at > week) {
                 return Readiness.Plan.DELOAD_AT_HAND;

@@ -328,6 +328,23 @@ class RulesOfJudgementTest {
                 .andExpect(content().string(shows(".ledger", "Training as a whole")));
     }
 
+    /** What the signs come to stands on a page of its own; a week that reaches over on purpose is recognised. */
+    @Test
+    void whatTellsOfFatigueIsDrawnAndWhatIsMeantIsNoAlarm() throws Exception {
+        tired();
+        Document readiness = page(club.url("/readiness"));
+        assertThat(readiness.select(".advice").text()).isEqualTo("Consider a deload now.");
+        assertThat(readiness.select(".fatigue .speaks")).hasSizeGreaterThanOrEqualTo(3);
+        jdbc.sql("update block set shape = ',reach,-deload' where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        assertThat(page(club.url("/readiness")).select(".advice").text()).contains("on purpose");
+        jdbc.sql("update block set shape = ',,-deload' where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        assertThat(page(club.url("/readiness")).select(".advice").text()).contains("at hand");
+    }
+
     /** What was left is asked again when a further sign speaks, or four weeks later; not after the very next session. */
     @Test
     void aDeloadThatWasLeftIsNotAskedForAfterTheNextSession() throws Exception {
