@@ -222,6 +222,7 @@ class AccessTest {
             entry("POST /calls/rules/{rule}/reset", May.ANY_COACH),
             entry("POST /calls/{id}/take-back", May.THEIR_COACH),
             entry("GET /calls/{id}", May.THEIR_COACH),
+            entry("POST /calls/{id}/put-off", May.THEIR_COACH),
             entry("POST /calls/{id}/take", May.THEIR_COACH),
             entry("POST /calls/{id}/change", May.THEIR_COACH),
             entry("POST /calls/{id}/leave", May.THEIR_COACH));
@@ -259,6 +260,7 @@ class AccessTest {
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
+            entry("POST /calls/{id}/put-off", Map.of("until", "2026-03-20")),
             entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
             entry("POST /club/invites", Map.of("name", "New")),
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),

@@ -6,8 +6,11 @@ import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Frame;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -31,11 +34,13 @@ class CallsController {
     private final Slips slips;
     private final Strips strips;
     private final Words words;
+    private final Clock clock;
 
-    CallsController(Slips slips, Strips strips, Words words) {
+    CallsController(Slips slips, Strips strips, Words words, Clock clock) {
         this.slips = slips;
         this.strips = strips;
         this.words = words;
+        this.clock = clock;
     }
 
     /**
@@ -60,6 +65,10 @@ class CallsController {
         }
     }
 
+    private static boolean waits(SlipLine line) {
+        return !line.isQuiet() && line.putOff().isEmpty();
+    }
+
     /** Whose queue it is: of the lifters that the frame around the page lists too. */
     private List<SlipLine> queue(Person coach, Frame frame) {
         return slips.queue(coach, frame.choices());
@@ -68,7 +77,7 @@ class CallsController {
     @GetMapping
     ModelAndView calls(@AuthenticationPrincipal Person coach, @ModelAttribute("frame") Frame frame) {
         List<SlipLine> queue = queue(coach, frame);
-        return page(coach, queue.stream().filter(line -> !line.isQuiet()).findFirst(), queue, FormState.NONE);
+        return page(coach, queue.stream().filter(CallsController::waits).findFirst(), queue, FormState.NONE);
     }
 
     @GetMapping("/{id}")
@@ -135,6 +144,32 @@ class CallsController {
         return answered(coach, new Answered(id, How.CHANGE), sent, frame, flash);
     }
 
+    /** A slip put off, as it was sent. */
+    record Until(LocalDate until) {}
+
+    @PostMapping("/{id}/put-off")
+    ModelAndView putOff(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long id,
+            Sent<Until> sent,
+            @ModelAttribute("frame") Frame frame,
+            RedirectAttributes flash) {
+        return sent.answer(
+                "put-off",
+                form -> {
+                    if (form.until() == null) {
+                        throw new UnreadableException("read.needed").in("until");
+                    }
+                    String next = next(coach, id, frame);
+                    if (slips.putOff(coach, id, form.until()) == Slips.Came.ANSWERED_ALREADY) {
+                        return again(coach, id, frame, FormState.NONE, flash);
+                    }
+                    flash.addFlashAttribute("notice", words.say("calls.done.put-off", words.fullDay(form.until())));
+                    return new ModelAndView("redirect:" + next);
+                },
+                state -> again(coach, id, frame, state, flash));
+    }
+
     @PostMapping("/{id}/leave")
     ModelAndView leave(
             @AuthenticationPrincipal Person coach,
@@ -191,7 +226,7 @@ class CallsController {
     /** Where to go once a slip is answered: to the one behind it, else to the first that waits. */
     private String next(Person coach, long id, Frame frame) {
         List<Long> waiting = queue(coach, frame).stream()
-                .filter(line -> !line.isQuiet())
+                .filter(CallsController::waits)
                 .map(SlipLine::id)
                 .toList();
         int at = waiting.indexOf(id);
@@ -213,8 +248,18 @@ class CallsController {
     private ModelAndView page(Person coach, Optional<SlipLine> open, List<SlipLine> queue, FormState state) {
         ModelAndView page = new ModelAndView("calls/calls")
                 .addObject(
-                        "queue", queue.stream().filter(line -> !line.isQuiet()).toList())
-                .addObject("quiet", queue.stream().filter(SlipLine::isQuiet).toList())
+                        "queue", queue.stream().filter(CallsController::waits).toList())
+                .addObject(
+                        "quiet",
+                        queue.stream()
+                                .filter(line -> line.isQuiet() && line.putOff().isEmpty())
+                                .toList())
+                .addObject(
+                        "putOff",
+                        queue.stream().filter(line -> line.putOff().isPresent()).toList())
+                .addObject(
+                        "inAWeek",
+                        LocalDate.ofInstant(clock.instant(), coach.zone()).plusWeeks(1))
                 .addObject("state", state);
         open.ifPresent(line -> {
             int at = queue.indexOf(line);

@@ -10,6 +10,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Optional;
 
 @Entity
@@ -43,6 +44,7 @@ class Slip {
     private String proposes;
     private boolean raises;
     private BigDecimal size;
+    private LocalDate putOffUntil;
     private Instant answeredAt;
     private Long answeredBy;
     private Long answerEntry;
@@ -87,6 +89,19 @@ class Slip {
     /** How much it proposed to change, when it was opened. */
     Percent size() {
         return Percent.of(size.toPlainString());
+    }
+
+    /** Whether it is out of sight on a day. */
+    boolean isPutOff(LocalDate today) {
+        return putOffUntil != null && today.isBefore(putOffUntil);
+    }
+
+    Optional<LocalDate> putOffUntil() {
+        return Optional.ofNullable(putOffUntil);
+    }
+
+    void putOff(LocalDate until) {
+        putOffUntil = until;
     }
 
     boolean isOpen() {

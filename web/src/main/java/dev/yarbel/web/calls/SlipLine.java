@@ -7,7 +7,9 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.page.LifterChooser;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -17,6 +19,7 @@ import java.util.Set;
  * @param proposes the name of the kind of what it proposes
  * @param raises whether it proposes that the lifter does more
  * @param size how much it would change
+ * @param putOff the day until which it is out of sight
  */
 record SlipLine(
         long id,
@@ -27,7 +30,8 @@ record SlipLine(
         String proposes,
         boolean raises,
         Percent size,
-        Instant openedAt) {
+        Instant openedAt,
+        Optional<LocalDate> putOff) {
 
     /** The weightiest first; of those that weigh the same less before more, and the larger change before the smaller. */
     static final Comparator<SlipLine> BY_URGENCY = Comparator.comparing(SlipLine::urgency)

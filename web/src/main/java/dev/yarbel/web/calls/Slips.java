@@ -26,6 +26,7 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,6 +44,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Slips implements OpenCalls {
 
     private static final int MOST_ANSWERED = 100;
+    private static final int LONGEST_PUT_OFF = 100;
     /** So long something that is only to be known is shown. */
     private static final Duration NEWS = Duration.ofDays(14);
 
@@ -117,6 +119,7 @@ class Slips implements OpenCalls {
         return open(lifterIds, coach).stream()
                 .filter(slip ->
                         Calls.rule(slip.rule()).filter(rule -> !rule.isQuiet()).isPresent())
+                .filter(slip -> !slip.isPutOff(today(coach)))
                 .collect(Collectors.groupingBy(Slip::lifterId, LinkedHashMap::new, Collectors.counting()));
     }
 
@@ -134,6 +137,7 @@ class Slips implements OpenCalls {
         Map<Long, LifterChooser.Choice> byId =
                 lifters.stream().collect(Collectors.toMap(LifterChooser.Choice::id, Function.identity()));
         Instant since = clock.instant().minus(NEWS);
+        LocalDate today = today(coach);
         return open(byId.keySet(), coach).stream()
                 .map(slip -> new SlipLine(
                         slip.id(),
@@ -144,7 +148,8 @@ class Slips implements OpenCalls {
                         slip.proposes(),
                         slip.raises(),
                         slip.size(),
-                        slip.openedAt()))
+                        slip.openedAt(),
+                        slip.isPutOff(today) ? slip.putOffUntil() : Optional.empty()))
                 .filter(line -> !line.isQuiet() || line.openedAt().isAfter(since))
                 .sorted(SlipLine.BY_URGENCY)
                 .toList();
@@ -165,6 +170,28 @@ class Slips implements OpenCalls {
                         answer.status().name(),
                         answer.at()))
                 .orElseThrow(NotFoundException::new);
+    }
+
+    private LocalDate today(Person coach) {
+        return LocalDate.ofInstant(clock.instant(), coach.zone());
+    }
+
+    /**
+     * Puts a slip out of sight until a day; what a newer session says comes all the same.
+     *
+     * @throws UnreadableException when the day is not among the next hundred
+     */
+    public Came putOff(Person coach, long id, LocalDate until) {
+        Slip slip = lock(coach, id);
+        if (!slip.isOpen()) {
+            return Came.ANSWERED_ALREADY;
+        }
+        LocalDate today = today(coach);
+        if (!until.isAfter(today) || until.isAfter(today.plusDays(LONGEST_PUT_OFF))) {
+            throw new UnreadableException("calls.error.until", String.valueOf(LONGEST_PUT_OFF)).in("until");
+        }
+        slip.putOff(until);
+        return Came.DONE;
     }
 
     /** An open slip of the queue as things stand now. */

@@ -386,6 +386,30 @@ class RulesOfJudgementTest {
         assertThat(page("/calls").select("[data-key=j]")).isEmpty();
     }
 
+    @Test
+    void aSlipThatIsPutOffIsOutOfSightUntilItsDayOrANewerSession() throws Exception {
+        club = clubs.club("squat 3x5 75%");
+        session(0, List.of("squat 3x5 75%|150"), "A 150x4 missed");
+        long id = slip("missed-reps");
+        for (String until : List.of("", "2026-03-10", "2026-07-01", "soon")) {
+            answer(id, "put-off", "until", until).andExpect(status().isUnprocessableContent());
+        }
+        answer(id, "put-off", "until", "2026-03-12").andExpect(redirectedUrl("/calls"));
+        Document calls = page("/calls");
+        assertThat(calls.select("details.quietqueue a")).hasSize(1);
+        assertThat(calls.select(".slip")).isEmpty();
+        assertThat(slips.openByLifter(club.coach, List.of(club.lifter.id()))).isEmpty();
+        jdbc.sql("update slip set put_off_until = '2026-03-10' where id = ?")
+                .param(id)
+                .update();
+        assertThat(slips.openByLifter(club.coach, List.of(club.lifter.id()))).hasSize(1);
+        jdbc.sql("update slip set put_off_until = '2026-03-20' where id = ?")
+                .param(id)
+                .update();
+        session(1, List.of("squat 3x5 75%|150"), "A 150x4 missed");
+        assertThat(slips.openByLifter(club.coach, List.of(club.lifter.id()))).hasSize(1);
+    }
+
     // ---- questions to the lifter
 
     private Document home() throws Exception {
