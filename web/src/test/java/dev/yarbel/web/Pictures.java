@@ -40,7 +40,6 @@ class Pictures {
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
             browser.open("/lifters/4/plan/whole").picture(FOLDER.resolve("block.png"));
-            browser.open("/lifters/1/plan?in=3").picture(FOLDER.resolve("week.png"));
             browser.open("/lifters/1/plan/new");
             browser.waitForText("#drawn", "not kept yet");
             browser.picture(FOLDER.resolve("schools.png"));
@@ -54,15 +53,31 @@ class Pictures {
             browser.waitForText("#try", "cannot be made here");
             browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("kit.png"));
-            browser.open("/lifters/1/floor?day=0&week=2").theme("iron").picture(FOLDER.resolve("iron.png"));
-            browser.theme("chalk");
             browser.waitFor(d -> {
                 browser.open("/calls");
                 return !browser.all(".slip").isEmpty();
             });
             browser.picture(FOLDER.resolve("calls.png"));
+            deload(browser);
+            browser.open("/calls/rules").picture(FOLDER.resolve("rules.png"));
             floor(browser);
         }
+    }
+
+    /** The call that signs of fatigue make; the demo's labourer has one. */
+    private void deload(Browser browser) {
+        browser.waitFor(d -> {
+            browser.open("/calls");
+            return browser.all(".queue a").stream()
+                    .filter(line -> line.getText().contains("signs of fatigue"))
+                    .findFirst()
+                    .map(line -> {
+                        browser.open(line.getDomAttribute("href"));
+                        return true;
+                    })
+                    .orElse(null);
+        });
+        browser.picture(FOLDER.resolve("deload.png"));
     }
 
     /** The coach's lifters side by side, one of them given cluster singles, and these on the lifter's phone. */

@@ -8,6 +8,8 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Reference;
 import dev.yarbel.core.progress.Step;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -52,6 +54,14 @@ public class Words {
     /** The figure of a load alone: {@code 142.5}. */
     public String figure(Mass mass, MassUnit unit) {
         return figure(mass.figure(unit, 2));
+    }
+
+    /** A figure to one decimal, without one that is nothing: {@code 3.8}, {@code 7}. */
+    public String decimal(double figure) {
+        return figure(BigDecimal.valueOf(figure)
+                .setScale(1, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString());
     }
 
     /** A figure, with its unit or without, with the decimal sign of the reader's language; any other text as it is. */
