@@ -37,7 +37,7 @@ final class AlwaysToTheLimit implements CallRule {
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         List<SeenSet> seen = new ArrayList<>();
         List<SeenSession> newestFirst = new ArrayList<>(List.of(subject.session()));
-        newestFirst.addAll(subject.before());
+        newestFirst.addAll(subject.inARow());
         for (SeenSession session : newestFirst) {
             Optional<SeenSet> limit = session.work(subject.lift()).stream()
                     .filter(set -> set.isToTheLimit() && !set.limitWasAsked())

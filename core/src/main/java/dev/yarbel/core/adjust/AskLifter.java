@@ -3,8 +3,6 @@ package dev.yarbel.core.adjust;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.measure.Percent;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -40,20 +38,5 @@ public record AskLifter(Lift lift, Asking asking, SeenSet about) implements Prop
     @Override
     public <T> T accept(Visitor<T> visitor) {
         return visitor.askLifter(this);
-    }
-
-    @Override
-    public boolean raises() {
-        return false;
-    }
-
-    @Override
-    public Percent size() {
-        return Percent.ZERO;
-    }
-
-    @Override
-    public List<LoadChange> changes(PlanAhead plan) {
-        return List.of();
     }
 }

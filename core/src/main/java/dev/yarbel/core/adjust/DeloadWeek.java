@@ -81,11 +81,6 @@ public record DeloadWeek(int week, Deload style, boolean inserted, int signs) im
         return visitor.deloadWeek(this);
     }
 
-    @Override
-    public boolean raises() {
-        return false;
-    }
-
     /** As many percent as there are signs: of two the one with more of them is looked at first. */
     @Override
     public Percent size() {

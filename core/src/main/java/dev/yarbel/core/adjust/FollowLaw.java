@@ -32,7 +32,8 @@ public record FollowLaw(
                 Optional<SeenSet> from = work.stream()
                         .filter(set -> set.asked().orElseThrow().letter().equals(next.letter()))
                         .reduce((first, last) -> last);
-                boolean lifted = next.before().filter(before -> !before.ahead()).isPresent();
+                boolean lifted = next.before().filter(before -> !before.ahead()).isPresent()
+                        && next.step().filter(step -> isOf(work, step)).isPresent();
                 if (next.lift().equals(subject.lift()) && lifted && next.step().isPresent() && from.isPresent()) {
                     Step step = next.step().get();
                     return Optional.of(new FollowLaw(
@@ -49,6 +50,13 @@ public record FollowLaw(
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether a step goes on from these sets: from the load they were done with, or were asked for. */
+    private static boolean isOf(List<SeenSet> work, Step step) {
+        return work.stream()
+                .anyMatch(set -> set.set().load().equals(step.before())
+                        || set.askedLoad().filter(step.before()::equals).isPresent());
     }
 
     @Override

@@ -33,8 +33,7 @@ final class HardAgain implements CallRule {
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         Optional<SeenSet> now = OffTarget.over(subject.work(), subject.numbers(), threshold);
-        Optional<SeenSet> before = subject.before().stream()
-                .findFirst()
+        Optional<SeenSet> before = subject.last()
                 .flatMap(session -> OffTarget.over(session.work(subject.lift()), subject.numbers(), threshold));
         return now.isPresent() && before.isPresent()
                 ? List.of(Finding.of(

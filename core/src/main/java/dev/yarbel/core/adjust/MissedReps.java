@@ -39,8 +39,7 @@ final class MissedReps implements CallRule {
         if (isBelow(now, threshold)) {
             return List.of();
         }
-        List<SeenSet> before = subject.before().stream()
-                .findFirst()
+        List<SeenSet> before = subject.last()
                 .map(session -> missed(session.work(subject.lift())))
                 .orElse(List.of());
         boolean again = !isBelow(before, threshold);

@@ -16,6 +16,8 @@ import java.util.Optional;
  */
 final class PainNoted implements CallRule {
 
+    private static final int WEEKS_NEW = 2;
+
     @Override
     public String key() {
         return "pain-noted";
@@ -47,12 +49,20 @@ final class PainNoted implements CallRule {
                 .toList();
         boolean hurt = !missed.isEmpty()
                 || subject.session().pain().isPresent() && isFirst(subject)
-                || subject.aches().stream().anyMatch(ache -> !ache.since()
-                        .isBefore(subject.session().date()));
+                || subject.aches().stream().anyMatch(ache -> isNew(ache, subject));
         return hurt
                 ? List.of(Finding.of(
                         this, new Evidence.Hurt(subject.session().pain(), subject.aches(), missed), proposal(subject)))
                 : List.of();
+    }
+
+    /** Whether the lift was not done yet since it was noted, within two weeks. */
+    private static boolean isNew(Ache ache, Subject subject) {
+        boolean told = subject.before().stream()
+                .findFirst()
+                .filter(before -> !before.date().isBefore(ache.since()))
+                .isPresent();
+        return !told && !ache.since().isBefore(subject.session().date().minusWeeks(WEEKS_NEW));
     }
 
     /** Where it hurt nobody may have said; then the session's first lift stands for all of it. */

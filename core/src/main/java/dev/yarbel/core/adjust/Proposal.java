@@ -27,11 +27,17 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
     <T> T accept(Visitor<T> visitor);
 
     /** Whether the lifter is to do more than is planned; then pain forbids it. */
-    boolean raises();
+    default boolean raises() {
+        return false;
+    }
 
     /** How much it changes, as a share of what stands, 0 % or more: the larger is looked at before the smaller. */
-    Percent size();
+    default Percent size() {
+        return Percent.ZERO;
+    }
 
-    /** Every load still ahead that it would change, in order of dates. */
-    List<LoadChange> changes(PlanAhead plan);
+    /** Every load still ahead that it would change, in order of dates; none where all stays as it is planned. */
+    default List<LoadChange> changes(PlanAhead plan) {
+        return List.of();
+    }
 }

@@ -38,6 +38,11 @@ public record SeenSession(LocalDate date, Optional<AskedDay> asked, List<DoneSet
                 .toList();
     }
 
+    /** Whether it was one of a deload. */
+    boolean isEasy() {
+        return asked.filter(AskedDay::deload).isPresent();
+    }
+
     /** Whether a work set of a lift was done in it. */
     public boolean has(Lift lift) {
         return done.stream()

@@ -31,6 +31,8 @@ public record Subject(
     /** Stands in the place of a lift where a lifter's training as a whole is looked at. */
     public static final Lift WHOLE = new Lift("whole-training");
 
+    private static final int WEEKS_IN_A_ROW = 4;
+
     /**
      * What is known of the lifter in the lift.
      *
@@ -88,6 +90,20 @@ public record Subject(
                 .mapToObj(sessions::get)
                 .filter(session -> session.has(lift))
                 .toList();
+    }
+
+    /** The session of the lift before it, where it lies no more than four weeks back: further off nothing is in a row. */
+    public Optional<SeenSession> last() {
+        return inARow().stream().findFirst();
+    }
+
+    /** Those of the four weeks before it, the newest first. */
+    List<SeenSession> inARow() {
+        return before().stream().takeWhile(this::isRecent).toList();
+    }
+
+    private boolean isRecent(SeenSession before) {
+        return !before.date().isBefore(session().date().minusWeeks(WEEKS_IN_A_ROW));
     }
 
     /** The lift's numbers as plans hang on them. */

@@ -29,8 +29,9 @@ import java.util.stream.Collectors;
  *
  * @param to the lift that is done instead
  * @param places the slots and weeks, counted from 0, that it takes
+ * @param reason why it is there, in words, where anybody found them
  */
-public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanChange {
+public record SwapLift(Lift lift, Lift to, List<Place> places, Optional<String> reason) implements PlanChange {
 
     private static final Rpe HARDEST = Rpe.of(7);
     private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
@@ -52,7 +53,12 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
                 }
             }
         }
-        return places.isEmpty() ? Optional.empty() : Optional.of(new SwapLift(lift, to, places));
+        return places.isEmpty() ? Optional.empty() : Optional.of(new SwapLift(lift, to, places, Optional.empty()));
+    }
+
+    /** The same, for a reason. */
+    public SwapLift because(String words) {
+        return new SwapLift(lift, to, places, Optional.of(words));
     }
 
     @Override
@@ -67,8 +73,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
                     List.of(new SetDoses.Change(slot.id(), place.week, Optional.of(dose), Optional.empty())));
             List<Optional<Dose>> doses = new ArrayList<>(Collections.nCopies(block.weeks(), Optional.empty()));
             doses.set(place.week, Optional.of(easier(dose, plan)));
-            Slot other =
-                    new Slot(freeLetter(day), to, doses, Optional.empty(), Optional.of(lift.key())).as(newSlot.get());
+            Slot other = new Slot(freeLetter(day), to, doses, Optional.empty(), reason).as(newSlot.get());
             DayId id = day.id();
             BlockEdit in = new SlotEdit.Add(id, day.indexOf(slot.id()) + 1, other);
             BlockEdit both = new BlockEdit.Several(List.of(out, in));
@@ -106,11 +111,6 @@ public record SwapLift(Lift lift, Lift to, List<Place> places) implements PlanCh
     @Override
     public <T> T accept(Visitor<T> visitor) {
         return visitor.swapLift(this);
-    }
-
-    @Override
-    public boolean raises() {
-        return false;
     }
 
     /** All of the lift, in that week. */

@@ -163,10 +163,6 @@ public record Readiness(List<FatigueSignal> signals, Advice advice, Optional<Int
         return signals.stream().filter(FatigueSignal::speaks).toList();
     }
 
-    public boolean isNow() {
-        return advice == Advice.NOW;
-    }
-
     // ---- the same load, then and now
 
     private static OptionalDouble harder(LocalDate today, List<TrainingSeen> training) {

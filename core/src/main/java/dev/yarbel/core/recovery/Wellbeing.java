@@ -25,9 +25,4 @@ public record Wellbeing(int sleep, int fatigue, int stress, int soreness, int jo
     public double mind() {
         return (sleep + fatigue + stress) / 3.0;
     }
-
-    /** Hooper's index: the sum of his four, 4 to 28. */
-    public int index() {
-        return sleep + fatigue + stress + soreness;
-    }
 }

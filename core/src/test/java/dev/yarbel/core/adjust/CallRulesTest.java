@@ -114,6 +114,18 @@ class CallRulesTest {
                 .isEmpty();
     }
 
+    /** Two sessions with more than four weeks between are not in a row. */
+    @ParameterizedTest
+    @CsvSource({"29, true", "30, false"})
+    void whatLiesFurtherBackIsNotInARow(int daysAgo, boolean found) {
+        CallScene twice = squat().lifted(daysAgo, "1 @8", "180x1 9").lifted(1, "1 @8", "180x1 9.5");
+        assertThat(twice.look(HARD_AGAIN)).hasSize(found ? 1 : 0);
+        List<Finding> missed = squat().lifted(daysAgo, "3x5 75%", "150x4 missed")
+                .lifted(1, "3x5 75%", "150x4 missed")
+                .look(new MissedReps());
+        assertThat(sets(missed)).isEqualTo(found ? 2 : 1);
+    }
+
     /** Where no load ahead hangs on the working max there is nothing to lower by it. */
     @Test
     void loadsThatAreWrittenAreLoweredThemselves() {
@@ -151,6 +163,19 @@ class CallRulesTest {
             assertThat(move.raises()).isTrue();
             assertThat(move.size()).isLessThanOrEqualTo(Percent.of("2.5"));
         });
+    }
+
+    @Test
+    void aDeloadIsMeantToBeLight() {
+        assertThat(squat().estimate("200", "210")
+                        .lifted(1, "1 @7", "150x1 easy")
+                        .look(new Lighter()))
+                .hasSize(1);
+        assertThat(squat().estimate("200", "210")
+                        .deload()
+                        .lifted(1, "1 @7", "150x1 easy")
+                        .look(new Lighter()))
+                .isEmpty();
     }
 
     /** Another top set of the day that was as hard as asked, or harder, speaks against it. */
@@ -414,6 +439,11 @@ class CallRulesTest {
         assertThat(squat().aching(OLD_KNEE).lifted(1, "1 @8", "180x1 8").look(rule))
                 .isEmpty();
         assertThat(squat().aching(KNEE).lifted(1, "1 @8", "180x1 8").look(rule)).hasSize(1);
+        // noted between two sessions: told after the first with it, and not after the next
+        Ache between = new Ache(Tissue.KNEE, "left", TODAY.minusDays(4), Set.of());
+        CallScene first = squat().aching(between).lifted(8, "1 @8", "180x1 8").lifted(2, "1 @8", "180x1 8");
+        assertThat(first.look(rule)).hasSize(1);
+        assertThat(first.lifted(1, "1 @8", "180x1 8").look(rule)).isEmpty();
         assertThat(squat().session(1, "1 @8", Optional.of("knee"), "180x1 8").look(rule))
                 .hasSize(1);
         assertThat(squat().lifted(1, "1 @8", "180x0 missed PAIN").look(rule)).hasSize(1);

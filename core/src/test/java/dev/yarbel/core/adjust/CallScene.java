@@ -54,6 +54,7 @@ final class CallScene {
     private Optional<MaxEstimate> estimate = Optional.empty();
     private List<String> ahead = List.of();
     private boolean setDown = true;
+    private boolean deload;
 
     CallScene(Lift lift) {
         this.lift = lift;
@@ -65,6 +66,12 @@ final class CallScene {
 
     CallScene workingMax(String kg) {
         workingMax = kg.isEmpty() ? Optional.empty() : Optional.of(kg(kg));
+        return this;
+    }
+
+    /** The sessions from here on are of a deload. */
+    CallScene deload() {
+        deload = true;
         return this;
     }
 
@@ -122,7 +129,7 @@ final class CallScene {
                 .skip(1)
                 .map(load -> new AskedDay.Stood(Optional.of(kg(load.strip())), false))
                 .toList();
-        return Optional.of(new AskedDay(false, List.of(new AskedDay.Line("A", lift, dose, loads))));
+        return Optional.of(new AskedDay(deload, List.of(new AskedDay.Line("A", lift, dose, loads))));
     }
 
     private LiftedSet set(String text) {

@@ -196,7 +196,6 @@ class ReadinessTest {
         assertThat(two.inWeeks()).contains(2);
         Readiness three = readiness(Plan.TRAINING, Optional.of(TODAY.minusWeeks(6)));
         assertThat(three.advice()).isEqualTo(Advice.NOW);
-        assertThat(three.isNow()).isTrue();
         session(30, set("100", "6"));
         session(1, set("100", "9"), set("100", "9"), set("100", "9"));
         Readiness sameSource = readiness(Plan.TRAINING, Optional.of(TODAY.minusWeeks(1)));

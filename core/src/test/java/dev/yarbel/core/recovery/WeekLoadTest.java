@@ -66,9 +66,8 @@ class WeekLoadTest {
     }
 
     @Test
-    void hoopersIndexIsTheSumOfHisFour() {
+    void whatTheBodySaysIsToldFromTheRest() {
         Wellbeing day = new Wellbeing(2, 3, 4, 5, 7);
-        assertThat(day.index()).isEqualTo(14);
         assertThat(day.mind()).isEqualTo(3);
         assertThat(day.body()).isEqualTo(6);
         assertThatIllegalArgumentException().isThrownBy(() -> new Wellbeing(0, 3, 4, 5, 7));

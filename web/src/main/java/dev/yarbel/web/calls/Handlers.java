@@ -71,7 +71,8 @@ record Handlers(
 
     @Override
     public Handling swapLift(SwapLift proposal) {
-        return new PlanChanged(this, proposal.lift(), proposal);
+        String reason = words.say("calls.swap-lift.reason", words.lift(proposal.lift()));
+        return new PlanChanged(this, proposal.lift(), proposal.because(reason));
     }
 
     @Override

@@ -14,6 +14,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -279,6 +280,9 @@ class RulesOfJudgementTest {
                         .map(slot -> slot.dose(2).orElseThrow().shorthand()))
                 .hasSize(2)
                 .allMatch(dose -> dose.contains("@7") || dose.contains("75%"));
+        assertThat(club.plan().block().slots().map(Slot::reason).flatMap(Optional::stream))
+                .isNotEmpty()
+                .containsOnly("for Squat, while it hurts");
         mvc.perform(post("/calls/" + id + "/take-back").with(club.asCoach()).with(csrf()))
                 .andExpect(flash().attribute("notice", containsString("Taken back")));
         assertThat(dose(0, 2)).isEqualTo("1 @8");
