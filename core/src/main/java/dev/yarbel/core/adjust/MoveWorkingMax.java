@@ -32,4 +32,9 @@ public record MoveWorkingMax(Lift lift, Mass before, Mass after) implements Prop
     public List<LoadChange> changes(PlanAhead plan) {
         return plan.changes(plan.resolver().with(lift, numbers -> numbers.withWorkingMax(after)));
     }
+
+    @Override
+    public boolean isSmall() {
+        return !size().isGreaterThan(Autopilot.MOST);
+    }
 }

@@ -36,6 +36,11 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
         return Percent.ZERO;
     }
 
+    /** Whether it is so small a change that a coach may let it be made without being asked: a load or a number, by 2.5 % at most. */
+    default boolean isSmall() {
+        return false;
+    }
+
     /** Every load still ahead that it would change, in order of dates; none where all stays as it is planned. */
     default List<LoadChange> changes(PlanAhead plan) {
         return List.of();

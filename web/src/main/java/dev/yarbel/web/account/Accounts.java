@@ -68,6 +68,18 @@ public class Accounts implements UserDetailsService {
                 .orElseThrow(() -> new UsernameNotFoundException("nobody signs in by this name"));
     }
 
+    /**
+     * A member of a club, for what is done in their name.
+     *
+     * @throws UsernameNotFoundException when there is none
+     */
+    @Transactional(readOnly = true)
+    public Person member(long clubId, long accountId) {
+        return accounts.findByClubIdAndId(clubId, accountId)
+                .map(account -> person(account.username()))
+                .orElseThrow(() -> new UsernameNotFoundException("no such member"));
+    }
+
     /** What a member of a club is called. */
     @Transactional(readOnly = true)
     public String name(long clubId, long accountId) {

@@ -39,7 +39,7 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
               where l.club_id = e.club_id and l.lifter_id = e.lifter_id and l.id > e.id
                 and case when e.block_id is null
                   then l.subject[1] = e.subject[1] and (l.kind = 'WORKING_MAX'
-                    or l.kind in ('CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK')
+                    or l.kind in ('CALL_TAKEN', 'CALL_BY_ITSELF', 'CALL_CHANGED', 'CALL_TAKEN_BACK')
                       and l.payload is not null and l.block_id is null)
                   else l.undoes = e.id end)""")
     List<Long> decidedSince(long clubId, Collection<Long> entries);
@@ -48,7 +48,7 @@ interface ChangeRepository extends Repository<ChangeEntry, Long> {
     @NativeQuery("""
             select * from change_entry
             where club_id = :clubId and lifter_id = :lifterId and subject[1] = :lift
-              and block_id is null and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_CHANGED', 'CALL_TAKEN_BACK') order by id""")
+              and block_id is null and kind in ('WORKING_MAX', 'CALL_TAKEN', 'CALL_BY_ITSELF', 'CALL_CHANGED', 'CALL_TAKEN_BACK') order by id""")
     List<ChangeEntry> findDecisionsOnWorkingMax(long clubId, long lifterId, String lift);
 
     List<ChangeEntry> findByClubIdAndIdIn(long clubId, Collection<Long> ids);

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.Autopilot;
 import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Caps;
 import dev.yarbel.core.adjust.Finding;
@@ -69,6 +70,12 @@ class Findings {
                 ahead(block),
                 seen,
                 block.lifter().aching(lift, block.standing().catalogue()));
+    }
+
+    /** Whether what was found in a lift after a session is small enough to be done without asking. */
+    boolean isSmall(LifterBlock block, Lift lift, long sessionId, Finding finding) {
+        List<SeenSession> seen = until(block, sessionId);
+        return !seen.isEmpty() && Autopilot.takes(finding, subject(block, lift, seen));
     }
 
     /** Whether something hurts that a lift loads, or hurt in a session. */

@@ -7,6 +7,7 @@ import dev.yarbel.core.adjust.Tuning;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
 import java.math.BigDecimal;
 import java.util.Collection;
 import java.util.List;
@@ -27,9 +28,11 @@ class RuleSettings {
     static final int LEFT_THAT_TEACH = 3;
 
     private final RuleSettingRepository settings;
+    private final Words words;
 
-    RuleSettings(RuleSettingRepository settings) {
+    RuleSettings(RuleSettingRepository settings, Words words) {
         this.settings = settings;
+        this.words = words;
     }
 
     /** As the coach of a lifter has them. */
@@ -75,7 +78,7 @@ class RuleSettings {
         own(coach, key).set(on, from);
     }
 
-    private static Optional<BigDecimal> read(String text, Threshold of) {
+    private Optional<BigDecimal> read(String text, Threshold of) {
         String figure = text.strip().replace(',', '.');
         if (figure.isEmpty()) {
             return Optional.empty();
@@ -85,8 +88,8 @@ class RuleSettings {
         }
         throw new UnreadableException(
                         "rules.error.threshold",
-                        of.least().toPlainString(),
-                        of.most().toPlainString())
+                        words.figure(of.least().toPlainString()),
+                        words.figure(of.most().toPlainString()))
                 .in("threshold");
     }
 

@@ -23,6 +23,8 @@ class Slip {
         LEFT,
         /** The answer was taken back when another slip of the lift was open already. */
         TAKEN_BACK,
+        /** It was taken without asking, where the coach lets small changes be. */
+        BY_ITSELF,
         /** Nobody answered it before a newer session said more. */
         OVERTAKEN
     }

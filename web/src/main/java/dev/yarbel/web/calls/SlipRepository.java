@@ -40,7 +40,7 @@ interface SlipRepository extends Repository<Slip, Long> {
      */
     @Query("""
             select s from Slip s where s.clubId = :clubId and s.lifterId = :lifterId and s.answeredAt >= :since
-            and s.status in ('TAKEN', 'CHANGED', 'LEFT') order by s.answeredAt desc, s.id desc""")
+            and s.status in ('TAKEN', 'BY_ITSELF', 'CHANGED', 'LEFT') order by s.answeredAt desc, s.id desc""")
     List<Slip> findAnsweredSince(long clubId, long lifterId, Instant since);
 
     /**
@@ -64,6 +64,11 @@ interface SlipRepository extends Repository<Slip, Long> {
             Instant now,
             String rule,
             Collection<String> rules);
+
+    @Query("""
+            select s from Slip s
+            where s.clubId = :clubId and s.sessionId = :sessionId and s.lift = :lift and s.rule = :rule and s.status = 'OPEN'""")
+    Optional<Slip> findOpenOf(long clubId, long sessionId, Lift lift, String rule);
 
     /** Opens a slip unless this session gave one by this rule already or the lift has one open. */
     @Modifying

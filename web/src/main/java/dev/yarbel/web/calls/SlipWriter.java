@@ -35,7 +35,10 @@ class SlipWriter {
     /** How long something that was left is not asked again. */
     private static final Duration REMEMBERED = Duration.ofDays(28);
 
+    private static final String ASKED = "ask-lifter";
+
     private final SlipRepository slips;
+    private final Slips answers;
     private final Roster roster;
     private final Blocks blocks;
     private final Findings findings;
@@ -45,6 +48,7 @@ class SlipWriter {
 
     SlipWriter(
             SlipRepository slips,
+            Slips answers,
             Roster roster,
             Blocks blocks,
             Findings findings,
@@ -52,6 +56,7 @@ class SlipWriter {
             Clubs clubs,
             Clock clock) {
         this.slips = slips;
+        this.answers = answers;
         this.roster = roster;
         this.blocks = blocks;
         this.findings = findings;
@@ -83,19 +88,30 @@ class SlipWriter {
                 .forEach(lift -> findings.look(plan, lift, session.id(), tuning).stream()
                         .filter(finding -> !isAnswered(finding, lift, session, answered))
                         .findFirst()
-                        .ifPresent(finding -> open(lifter, lift, session, finding)));
+                        .ifPresent(finding -> {
+                            open(lifter, lift, session, finding);
+                            if (lifter.autopilot() && findings.isSmall(plan, lift, session.id(), finding)) {
+                                answers.takeByItself(plan, lift, session.id(), finding);
+                            }
+                        }));
     }
 
     /**
-     * Whether the same was answered of this very session, or what a rule finds after every session was left before and there is no more
-     * of it now than half a step.
+     * Whether what was found needs no answer any more: the coach decided about the lift after this very session, and nothing weightier
+     * came since; or what a rule finds after every session was left before and there is no more of it now than half a step. What the
+     * lifter answered to a question is new.
      */
     private static boolean isAnswered(Finding finding, Lift lift, SessionLog session, List<Slip> answered) {
         CallRule rule = Calls.rule(finding.rule()).orElseThrow();
-        if (answered.stream()
-                .anyMatch(slip -> slip.sessionId() == session.id()
-                        && slip.lift().equals(lift)
-                        && slip.rule().equals(finding.rule()))) {
+        List<Slip> ofSession = answered.stream()
+                .filter(slip -> slip.sessionId() == session.id() && slip.lift().equals(lift))
+                .toList();
+        boolean again = ofSession.stream().anyMatch(slip -> slip.rule().equals(finding.rule()));
+        boolean settled = ofSession.stream()
+                .filter(slip -> !slip.proposes().equals(ASKED))
+                .flatMap(slip -> Calls.rule(slip.rule()).stream())
+                .anyMatch(decided -> rule.urgency().compareTo(decided.urgency()) >= 0);
+        if (again || settled) {
             return true;
         }
         Percent more = rule.threshold()

@@ -36,6 +36,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The queue of slips and their answers. A slip is answered once; what it proposes is worked out when it is looked at. */
@@ -269,6 +270,22 @@ class Slips implements OpenCalls {
         slip.answer(answer, clock.instant(), coach.accountId(), entry.get());
         settings.notLeft(coach, slip.rule());
         return Outcome.done();
+    }
+
+    /**
+     * Takes a slip that was just opened without asking, in the name of the lifter's coach, within the caller's transaction; where it does
+     * not go it stays open.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeByItself(LifterBlock plan, Lift lift, long session, Finding finding) {
+        LifterCard lifter = plan.lifter();
+        slips.findOpenOf(lifter.clubId(), session, lift, finding.rule()).ifPresent(slip -> {
+            Person coach = accounts.member(lifter.clubId(), roster.coachOf(lifter));
+            handlers(plan, slip)
+                    .of(finding.proposal())
+                    .take(new Handling.Decision(coach, lifter, ChangeKind.CALL_BY_ITSELF, Optional.empty()))
+                    .ifPresent(entry -> slip.answer(Slip.Status.BY_ITSELF, clock.instant(), coach.accountId(), entry));
+        });
     }
 
     /** Leaves things as they are; that, too, is a decision on record. */

@@ -14,6 +14,8 @@ public enum ChangeKind {
     GATE(About.PLAN, true),
     /** A slip was taken as proposed. */
     CALL_TAKEN(About.CALLS, true),
+    /** A slip was taken without asking, in the name of the coach who lets small changes be. */
+    CALL_BY_ITSELF(About.CALLS, true),
     /** A slip was answered with another figure. */
     CALL_CHANGED(About.CALLS, true),
     /** A slip was left: nothing changes. */

@@ -254,7 +254,7 @@ class PlanReview {
         if (fact instanceof ResolvedLoad.Why why) {
             return words.say("load.why." + why);
         }
-        return fact instanceof BigDecimal figure ? figure.toPlainString() : fact;
+        return fact instanceof BigDecimal figure ? words.figure(figure.toPlainString()) : fact;
     }
 
     /** Minutes a day of a week will take; 0 where nothing is asked for. */
@@ -278,7 +278,7 @@ class PlanReview {
                 muscles(reckoning, unit),
                 tissues(plan, reckoning),
                 zones(plan, reckoning, openDay),
-                all.hardSets().toPlainString(),
+                words.figure(all.hardSets().toPlainString()),
                 String.valueOf(all.reps()),
                 tonnage(all.tonnage(), unit),
                 all.mean().map(words::wholePercent).orElse(null),
@@ -309,7 +309,7 @@ class PlanReview {
                             .orElse(-1),
                     plan.block().shape().get(week).deload(),
                     done,
-                    total.hardSets().toPlainString(),
+                    words.figure(total.hardSets().toPlainString()),
                     total.reps(),
                     tonnage(total.tonnage(), unit),
                     total.mean().map(words::wholePercent).orElse(null),
@@ -337,10 +337,10 @@ class PlanReview {
                     : words.say(
                             "reckoning.used-to",
                             frequency,
-                            totals.get(0).hardSets().toPlainString(),
-                            BigDecimal.valueOf(Math.round(habit.hardSets(root) * 2) / 2.0)
+                            words.figure(totals.get(0).hardSets().toPlainString()),
+                            words.figure(BigDecimal.valueOf(Math.round(habit.hardSets(root) * 2) / 2.0)
                                     .stripTrailingZeros()
-                                    .toPlainString(),
+                                    .toPlainString()),
                             habit.weeks());
             lines.add(line(words.lift(root), totals, reckoning.family(root), used, unit));
         }
@@ -375,7 +375,7 @@ class PlanReview {
                 name,
                 weeks.size(),
                 bars.toString(),
-                BigDecimal.valueOf(most / 2.0).stripTrailingZeros().toPlainString(),
+                words.figure(BigDecimal.valueOf(most / 2.0).stripTrailingZeros().toPlainString()),
                 all == null ? null : String.valueOf(all.reps()),
                 all == null ? null : tonnage(all.tonnage(), unit),
                 note);
@@ -443,6 +443,6 @@ class PlanReview {
             return "–";
         }
         BigDecimal thousands = mass.in(unit).movePointLeft(3).setScale(1, RoundingMode.HALF_UP);
-        return words.say("reckoning.tonnage." + unit, thousands.toPlainString());
+        return words.say("reckoning.tonnage." + unit, words.figure(thousands.toPlainString()));
     }
 }

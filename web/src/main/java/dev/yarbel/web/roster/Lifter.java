@@ -73,6 +73,9 @@ class Lifter {
     AskedBefore beforeSession;
 
     @Enumerated(EnumType.STRING)
+    LetBe autopilot;
+
+    @Enumerated(EnumType.STRING)
     Breath breath;
 
     BigDecimal beatPoints;
@@ -192,6 +195,7 @@ class Lifter {
                 dieting == Dieting.HARD,
                 warmUps == WarmUpStyle.EVEN,
                 beforeSession == AskedBefore.YES,
+                autopilot == LetBe.YES,
                 breath == Breath.GASPS,
                 new DeloadDue(
                         Optional.empty(),

@@ -32,6 +32,7 @@ import java.util.Optional;
  * @param daysAWeek they can train
  * @param evenWarmUps their warm-ups add the same plates each time
  * @param askedBefore they are asked how they are before a session
+ * @param autopilot small changes of their numbers are made without asking their coach
  * @param demand what makes a load heavier than it is for them
  * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
  * @param deloadDue what of their life makes a deload due sooner
@@ -58,6 +59,7 @@ public record LifterCard(
         boolean dietsHard,
         boolean evenWarmUps,
         boolean askedBefore,
+        boolean autopilot,
         boolean soonOutOfBreath,
         DeloadDue deloadDue,
         Demand.Figures demand,

@@ -62,6 +62,7 @@ enum ProfileField {
             AskedBefore.class,
             l -> l.beforeSession,
             (l, t) -> l.beforeSession = Reading.choice(AskedBefore.class, t)),
+    AUTOPILOT(true, LetBe.class, l -> l.autopilot, (l, t) -> l.autopilot = Reading.choice(LetBe.class, t)),
     NOVICE_SINCE(true, l -> l.noviceSince, (l, t) -> l.noviceSince = Reading.day(t));
 
     /** What a block cannot be drawn up without; these are never blank. */
@@ -172,6 +173,7 @@ enum ProfileField {
             case SET_DRIFT -> lifter.setDrift = null;
             case WARM_UPS -> lifter.warmUps = null;
             case BEFORE_SESSION -> lifter.beforeSession = null;
+            case AUTOPILOT -> lifter.autopilot = null;
             case NOVICE_SINCE -> lifter.noviceSince = null;
             default -> throw new IllegalStateException(this + " is never blank");
         }

@@ -111,6 +111,7 @@ record ProfileView(
                         ProfileField.SHARE,
                         ProfileField.WARM_UPS,
                         ProfileField.BEFORE_SESSION,
+                        ProfileField.AUTOPILOT,
                         ProfileField.NOVICE_SINCE));
         List<ProfileField> slows = new ArrayList<>(
                 List.of(ProfileField.SLEEP, ProfileField.DIETING, ProfileField.STRESS, ProfileField.JOB));

@@ -116,6 +116,13 @@ public class Roster implements LifterChooser, CoachedLifters {
                 .toList();
     }
 
+    /** The account of a lifter's coach. */
+    public long coachOf(LifterCard lifter) {
+        return lifters.findByClubIdAndId(lifter.clubId(), lifter.id())
+                .map(Lifter::coachId)
+                .orElseThrow(NotFoundException::new);
+    }
+
     /** Which of these lifters have an ache that nobody has cleared. */
     Set<Long> aching(long clubId, Collection<Long> lifterIds) {
         return lifterIds.isEmpty() ? Set.of() : Set.copyOf(aches.open(clubId, lifterIds));

@@ -28,6 +28,7 @@ import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Ledger;
+import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.roster.Roster;
@@ -60,6 +61,9 @@ class RulesOfJudgementTest {
 
     @Autowired
     private Slips slips;
+
+    @Autowired
+    private SlipWriter writer;
 
     @Autowired
     private Roster roster;
@@ -412,6 +416,71 @@ class RulesOfJudgementTest {
                 .update();
         session(1, List.of("squat 3x5 75%|150"), "A 150x4 missed");
         assertThat(slips.openByLifter(club.coach, List.of(club.lifter.id()))).hasSize(1);
+    }
+
+    /** What was decided after a session is not asked again because a set of it was corrected; what weighs more is. */
+    @Test
+    void whatWasDecidedAfterASessionIsNotAskedAgainInOtherWords() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 75%");
+        session(1, EASY, "A 190x1 6", "B 150x5 6");
+        answer(queue().get(0).id(), "take");
+        DoneSet corrected =
+                new DoneSet(TaskKey.work("B", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(150), 5, Effort.parse("6.5")));
+        sessions.correct(club.lifterPerson, club.lifter, club.plan().planned(0, 1), corrected);
+        waitForThoseWhoHear();
+        assertThat(queue()).isEmpty();
+        DoneSet missed =
+                new DoneSet(TaskKey.work("B", 1), new LiftedSet(Lift.SQUAT, Mass.ofKg(150), 4, Effort.parse("missed")));
+        sessions.correct(club.lifterPerson, club.lifter, club.plan().planned(0, 1), missed);
+        waitForThoseWhoHear();
+        assertThat(queue()).extracting(SlipLine::rule).containsExactly("missed-reps");
+    }
+
+    // ---- by itself
+
+    private void letBe() throws Exception {
+        mvc.perform(post(club.url("/profile/fields/autopilot"))
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("value", "YES"))
+                .andExpect(status().isFound());
+    }
+
+    private static final List<String> EASY = List.of("squat 1 @8|180", "squat 3x5 75%|150");
+
+    @Test
+    void aSmallChangeIsMadeWithoutAskingWhereTheCoachLetsItBeAndIsListed() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 75%");
+        letBe();
+        session(1, EASY, "A 190x1 6", "B 150x5 6");
+        assertThat(queue()).extracting(SlipLine::rule).doesNotContain("lighter", "estimate-apart");
+        assertThat(club.workingMax()).isGreaterThan(Mass.ofKg(200)).isLessThanOrEqualTo(Mass.ofKg(205));
+        assertThat(ledger.latest(club.lifter, 1).get(0).kind()).isEqualTo(ChangeKind.CALL_BY_ITSELF);
+        Mass after = club.workingMax();
+        // heard of once more, as after a crash: nothing is done twice, nor anything else in its place
+        writer.on(new SessionFinished(
+                club.lifter.clubId(),
+                club.lifter.id(),
+                club.plan().session(0, 1).orElseThrow().id()));
+        assertThat(club.workingMax()).isEqualTo(after);
+        assertThat(queue()).extracting(SlipLine::rule).doesNotContain("lighter", "estimate-apart");
+        Document answered = page("/calls/answered");
+        assertThat(answered.select("tbody td").text()).contains("taken by itself");
+        String action = answered.select("form[action*=take-back]").attr("action");
+        mvc.perform(post(action).with(club.asCoach()).with(csrf()));
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        assertThat(queue()).isNotEmpty();
+    }
+
+    @Test
+    void nothingIsDoneByItselfUnlessTheCoachLetsItNorWithAMiss() throws Exception {
+        club = clubs.club("squat 1 @8", "squat 3x5 75%");
+        session(1, EASY, "A 190x1 6", "B 150x5 6");
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
+        club = clubs.club("squat 1 @8", "squat 3x5 75%");
+        letBe();
+        session(1, EASY, "A 190x1 6", "B 150x4 missed");
+        assertThat(club.workingMax()).isEqualTo(Mass.ofKg(200));
     }
 
     // ---- questions to the lifter
