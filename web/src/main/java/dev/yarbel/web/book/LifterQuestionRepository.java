@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.lift.Lift;
 import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +30,8 @@ interface LifterQuestionRepository extends Repository<LifterQuestion, Long> {
     @Modifying
     @Query("""
             delete from LifterQuestion q
-            where q.clubId = :clubId and q.sessionId = :sessionId and q.answeredAt is null""")
-    void withdraw(long clubId, long sessionId);
+            where q.clubId = :clubId and q.sessionId = :sessionId and q.answeredAt is null and q.task in (
+              select s.task from LoggedSet s
+              where s.clubId = :clubId and s.sessionId = :sessionId and s.lift = :lift)""")
+    void withdraw(long clubId, long sessionId, Lift lift);
 }

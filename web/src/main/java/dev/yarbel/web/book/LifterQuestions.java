@@ -2,6 +2,7 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.AskLifter.Asking;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
@@ -64,10 +65,10 @@ public class LifterQuestions {
         }
     }
 
-    /** Takes back what was asked about a session and not answered yet. */
+    /** Takes back what was asked about the sets of a lift in a session and not answered yet. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void withdraw(LifterCard lifter, long session) {
-        questions.withdraw(lifter.clubId(), session);
+    public void withdraw(LifterCard lifter, long session, Lift lift) {
+        questions.withdraw(lifter.clubId(), session, lift);
     }
 
     /** Those that wait for an answer, oldest first. */

@@ -14,6 +14,7 @@ import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.EditRefused;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.shape.Deload;
@@ -95,10 +96,11 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
 
         @Override
         public Optional<? extends Proposal> swapLift(SwapLift proposal) {
-            Lift other = new Lift(reply.own());
-            if (ahead.resolver().catalogue().find(other).isEmpty() || other.equals(proposal.lift())) {
-                throw new UnreadableException("calls.error.lift").in("own");
-            }
+            Lift other = ahead.resolver().catalogue().all().stream()
+                    .map(Variation::lift)
+                    .filter(lift -> lift.key().equals(reply.own()) && !lift.equals(proposal.lift()))
+                    .findFirst()
+                    .orElseThrow(() -> new UnreadableException("calls.error.lift").in("own"));
             return SwapLift.of(ahead, proposal.lift(), other);
         }
 

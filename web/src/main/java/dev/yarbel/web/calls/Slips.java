@@ -342,7 +342,7 @@ class Slips implements OpenCalls {
         if (ledger.isOvertaken(lifter, entry)) {
             return false;
         }
-        questions.withdraw(lifter, slip.sessionId());
+        questions.withdraw(lifter, slip.sessionId(), slip.lift());
         Ledger.Done done = ledger.done(lifter, entry);
         if (done.block().isPresent()) {
             return undo(coach, lifter, slip, done.block().get(), entry);

@@ -109,12 +109,12 @@ public class DemoClub {
         begin(wren, "squat 182, bench-press 107, deadlift 211, overhead-press 64", today.minusDays(28));
         blocks.add(wren, DemoBlocks.threeDays(today.minusDays(14)).named("Spring tide"), "");
         before(wren, new DemoPast(Lift.SQUAT, Mass.ofKg(174), Mass.ofKg(182), 22), today.minusDays(16));
-        lift(wren, Map.of(Lift.SQUAT, "1.025"), DemoTale.told(Lift.DEADLIFT));
+        lift(wren, Map.of(Lift.SQUAT, "1.025"), DemoTale.told(Lift.DEADLIFT, 1));
 
         LifterCard tobin = lifter(bryn, loft, "Tobin Marsh", "tobin", MassUnit.LB, Rounding.DOWN, null);
         begin(tobin, "squat 505, bench-press 345, deadlift 560, overhead-press 205", today.minusDays(29));
         blocks.add(tobin, DemoBlocks.threeDays(today.minusDays(15)).named("Neap"), "");
-        lift(tobin, Map.of(Lift.SQUAT, "0.9", Lift.BENCH_PRESS, "1.1"), DemoTale.told(Lift.SQUAT));
+        lift(tobin, Map.of(Lift.SQUAT, "0.9", Lift.BENCH_PRESS, "1.1"), DemoTale.told(Lift.SQUAT, 1));
 
         LifterCard ottilie =
                 lifter(bryn, shed, "Ottilie Strand", "ottilie", MassUnit.KG, Rounding.DOWN, today.minusDays(12));
@@ -142,7 +142,7 @@ public class DemoClub {
         begin(agathe, "squat 92, bench-press 55, deadlift 115, overhead-press 34", today.minusDays(100));
         before(agathe, new DemoPast(Lift.SQUAT, Mass.ofKg(91), Mass.ofKg(92), 6), today.minusDays(20));
         blocks.add(agathe, DemoBlocks.threeDays(today.minusDays(3)).named("Slack"), "");
-        lift(agathe, Map.of(), DemoTale.told(Lift.SQUAT));
+        lift(agathe, Map.of(), DemoTale.told(Lift.SQUAT, 2));
 
         LifterCard rufus = lifter(bryn, loft, "Rufus Kell", "rufus", MassUnit.LB, Rounding.DOWN, null);
         begin(rufus, "squat 425, bench-press 275, deadlift 495, overhead-press 155", today.minusDays(50));

@@ -26,9 +26,9 @@ record DemoTale(Lift lift, int last, boolean onlyLastSet, UnaryOperator<LiftedSe
     /** Nothing; nobody is told of any session. */
     static final DemoTale NONE = new DemoTale(Lift.SQUAT, 0, false, UnaryOperator.identity());
 
-    /** Nothing, but the last session of a lift is told of, and what came after it. */
-    static DemoTale told(Lift lift) {
-        return new DemoTale(lift, 1, false, UnaryOperator.identity());
+    /** Nothing, but the last sessions of a lift are told of, and what came after them. */
+    static DemoTale told(Lift lift, int sessions) {
+        return new DemoTale(lift, sessions, false, UnaryOperator.identity());
     }
 
     /** The last set of each of so many sessions was missed. */

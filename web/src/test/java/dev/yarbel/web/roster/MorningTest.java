@@ -103,6 +103,19 @@ class MorningTest {
         assertThat(line.select(".ministrip").attr("aria-label")).contains("0 of 3 sessions lifted, 1 missed");
     }
 
+    /** Who needs nobody gets a word too. */
+    @Test
+    void whoeverIsOnPlanIsSaidToBe() throws Exception {
+        lift("8", UUID.randomUUID());
+        floor("/finish", "left", "99");
+        assertThat(line().select(".needs .nothing")).isEmpty();
+        jdbc.sql("update training_session set plan_week = 0 where lifter_id = ?")
+                .param(club.lifter.id())
+                .update();
+        move("update block set start_on = :today");
+        assertThat(line().select(".needs .nothing").text()).isEqualTo("on plan, week 1; nothing to decide");
+    }
+
     @ParameterizedTest
     @CsvSource({"9, harder than asked, over", "8, as planned, done", "7, lighter than asked, under"})
     void aSessionIsHeldAgainstWhatItsDayAsked(String effort, String words, String mark) throws Exception {
