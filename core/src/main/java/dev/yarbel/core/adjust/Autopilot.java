@@ -4,8 +4,9 @@ import dev.yarbel.core.measure.Percent;
 import java.util.Set;
 
 /**
- * What may be done without asking, where a coach lets a lifter's small changes be: numbers and loads that ratings or the estimate
- * move by 2.5 % at most. Anything with pain, an ache, a miss or a doubtful log waits for the coach, however small.
+ * What may be done without asking, where a coach lets a lifter's small changes be: a working max that ratings or the estimate
+ * move by 2.5 % at most. Doses that are rewritten wait: rounded to plates they may move by more. Anything with pain, an ache, a
+ * miss or a doubtful log waits for the coach, however small.
  */
 public final class Autopilot {
 

@@ -3,6 +3,7 @@ package dev.yarbel.core.adjust;
 import dev.yarbel.core.progress.Step;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Set;
 
 /** A plus set went so far that its law adds two steps. */
 final class DoubleStep implements CallRule {
@@ -19,15 +20,6 @@ final class DoubleStep implements CallRule {
 
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
-        return FollowLaw.of(subject)
-                .filter(follow -> follow.step().answer() == Step.Answer.ADD_DOUBLE)
-                .map(follow -> Finding.of(
-                        this,
-                        new Evidence.Sets(subject.work().stream()
-                                .filter(SeenSet::isOfALaw)
-                                .toList()),
-                        follow))
-                .stream()
-                .toList();
+        return FollowLaw.told(this, subject, Set.of(Step.Answer.ADD_DOUBLE));
     }
 }

@@ -8,6 +8,7 @@ import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The proposal to go on as the dose's own law says: it is what the plan does already, unless the coach puts another load in its
@@ -50,6 +51,18 @@ public record FollowLaw(
             }
         }
         return Optional.empty();
+    }
+
+    /** What a rule finds of it: what a law answered, where that is one of these. */
+    static List<Finding> told(CallRule rule, Subject subject, Set<Step.Answer> answers) {
+        return of(subject).filter(follow -> answers.contains(follow.step().answer())).stream()
+                .map(follow -> Finding.of(
+                        rule,
+                        new Evidence.Sets(subject.work().stream()
+                                .filter(SeenSet::isOfALaw)
+                                .toList()),
+                        follow))
+                .toList();
     }
 
     /** Whether a step goes on from these sets: from the load they were done with, or were asked for. */

@@ -32,15 +32,6 @@ final class LawSetback implements CallRule {
 
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
-        return FollowLaw.of(subject)
-                .filter(follow -> SETBACKS.contains(follow.step().answer()))
-                .map(follow -> Finding.of(
-                        this,
-                        new Evidence.Sets(subject.work().stream()
-                                .filter(SeenSet::isOfALaw)
-                                .toList()),
-                        follow))
-                .stream()
-                .toList();
+        return FollowLaw.told(this, subject, SETBACKS);
     }
 }

@@ -139,9 +139,4 @@ public record NextLoads(Lift lift, Percent share, List<SetDoses.Change> doses) i
     public Percent size() {
         return share.minus(Percent.HUNDRED).abs();
     }
-
-    @Override
-    public boolean isSmall() {
-        return !size().isGreaterThan(Autopilot.MOST);
-    }
 }

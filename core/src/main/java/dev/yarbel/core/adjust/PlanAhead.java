@@ -25,13 +25,15 @@ public record PlanAhead(
     /** A day of the block that is still to come, its place and week counted from 0. */
     public record DayAhead(int day, int week, LocalDate date) {}
 
-    /** The days from today on that are not finished, in order of dates. */
+    /** The days from today on that nothing was logged on, in order of dates: one that has begun stays as it stood. */
     public List<DayAhead> daysAhead() {
         List<DayAhead> ahead = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
             for (int day : block.daysByDate()) {
                 LocalDate date = block.date(day, week);
-                if (!date.isBefore(today) && log.on(day, week).isEmpty()) {
+                if (!date.isBefore(today)
+                        && log.on(day, week).isEmpty()
+                        && log.asked(day, week).isEmpty()) {
                     ahead.add(new DayAhead(day, week, date));
                 }
             }

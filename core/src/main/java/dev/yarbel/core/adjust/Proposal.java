@@ -36,7 +36,7 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
         return Percent.ZERO;
     }
 
-    /** Whether it is so small a change that a coach may let it be made without being asked: a load or a number, by 2.5 % at most. */
+    /** Whether it is so small a change that a coach may let it be made without being asked: a number, by 2.5 % at most. */
     default boolean isSmall() {
         return false;
     }

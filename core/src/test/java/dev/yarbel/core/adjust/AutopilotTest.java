@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.shape.Deload;
 import java.util.List;
 import java.util.Optional;
@@ -61,7 +62,7 @@ class AutopilotTest {
     }
 
     @Test
-    void onlyNumbersAndLoadsAreSmall() {
+    void onlyNumbersAreSmall() {
         Subject subject = fine().subject();
         for (Proposal proposal : List.of(
                 new Hold(subject.lift()),
@@ -69,6 +70,7 @@ class AutopilotTest {
                         subject.lift(),
                         AskLifter.Asking.WHAT_HAPPENED,
                         subject.work().get(0)),
+                new NextLoads(subject.lift(), Percent.of("97.5"), List.of()),
                 new SwapLift(subject.lift(), subject.lift(), List.of(), Optional.empty()),
                 new DeloadWeek(1, Deload.OFF, true, 1))) {
             assertThat(proposal.isSmall()).isFalse();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Lifted;
+import dev.yarbel.core.block.SetDoses;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.Effort;
@@ -13,8 +14,10 @@ import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
@@ -92,6 +95,34 @@ class LoadChangeTest {
         assertThat(new MoveWorkingMax(Lift.SQUAT, Mass.ofKg(200), Mass.ofKg(205)).changes(ahead))
                 .extracting(LoadChange::week)
                 .containsExactly(0, 2);
+    }
+
+    /** What stands on a day that has begun is not written over: it would come to nothing there. */
+    @Test
+    void aDayThatHasBegunIsNotAhead() {
+        LocalDate monday = LocalDate.of(2026, 3, 2);
+        Block block =
+                new Block(monday, 3, List.of(new TrainingDay("Day 1", 0, List.of(slot("A", Lift.SQUAT, "3x5 150kg")))));
+        Resolver resolver =
+                new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(Lift.SQUAT, numbers(200))));
+        Projection.Log log = new Projection.Log() {
+            @Override
+            public Optional<List<DoneSet>> on(int day, int week) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<AskedDay> asked(int day, int week) {
+                return week == 0 ? AskedDay.parse("A\tsquat\t3x5 150kg\t150kg") : Optional.empty();
+            }
+        };
+        PlanAhead ahead =
+                new PlanAhead(block, resolver, log, Lifted.NOTHING, Projection.of(block, resolver, log), monday);
+        assertThat(NextLoads.scaled(ahead, Lift.SQUAT, Percent.of(90))
+                        .orElseThrow()
+                        .doses())
+                .extracting(SetDoses.Change::week)
+                .containsExactly(1);
     }
 
     private static Mass load(Optional<LoadChange.Planned> planned) {
