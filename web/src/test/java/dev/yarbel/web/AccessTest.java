@@ -215,6 +215,7 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/free/{session}/reopen", May.LIFTER_AND_COACH),
             entry("GET /calls", May.ANY_COACH),
             entry("GET /calls/answered", May.ANY_COACH),
+            entry("GET /calls/judged", May.ANY_COACH),
             entry("POST /lifters/{id}/home/questions/{question}", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/readiness", May.THEIR_COACH),
             entry("GET /calls/rules", May.ANY_COACH),

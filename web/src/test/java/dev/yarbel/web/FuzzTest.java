@@ -186,6 +186,7 @@ class FuzzTest {
                 "/calls/" + slip,
                 "/calls/answered",
                 "/calls/rules",
+                "/calls/judged",
                 "/me",
                 "/me/second-factor")) {
             collect(coach, page, forms);

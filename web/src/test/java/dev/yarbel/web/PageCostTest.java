@@ -60,6 +60,7 @@ class PageCostTest {
             "/lifters?q=oth",
             "/calls",
             "/calls/rules",
+            "/calls/judged",
             "/kit/" + club.gym,
             base + "/plan",
             base + "/floor",

@@ -49,6 +49,15 @@ public record SeenSession(LocalDate date, Optional<AskedDay> asked, List<DoneSet
                 .anyMatch(set -> !set.task().warmUp() && set.set().lift().equals(lift));
     }
 
+    /** The lifts of its work sets, in the order they were begun. */
+    List<Lift> lifts() {
+        return done.stream()
+                .filter(set -> !set.task().warmUp())
+                .map(set -> set.set().lift())
+                .distinct()
+                .toList();
+    }
+
     /** Its work sets by their kinds, as bests are compared. */
     List<Best.PastSet> past() {
         return Best.PastSet.of(date, asked, done);

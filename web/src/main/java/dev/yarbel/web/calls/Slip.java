@@ -57,6 +57,10 @@ class Slip {
         return id;
     }
 
+    long clubId() {
+        return clubId;
+    }
+
     long lifterId() {
         return lifterId;
     }

@@ -50,6 +50,7 @@ class Slips implements OpenCalls {
     private static final Duration NEWS = Duration.ofDays(14);
 
     private final SlipRepository slips;
+    private final JudgedCallRepository judged;
     private final Accounts accounts;
     private final Roster roster;
     private final Blocks blocks;
@@ -63,6 +64,7 @@ class Slips implements OpenCalls {
 
     Slips(
             SlipRepository slips,
+            JudgedCallRepository judged,
             Accounts accounts,
             Roster roster,
             Blocks blocks,
@@ -74,6 +76,7 @@ class Slips implements OpenCalls {
             Ledger ledger,
             Clock clock) {
         this.slips = slips;
+        this.judged = judged;
         this.accounts = accounts;
         this.roster = roster;
         this.blocks = blocks;
@@ -324,6 +327,7 @@ class Slips implements OpenCalls {
         if (!undo(coach, lifter, slip)) {
             return false;
         }
+        judged.forget(slip.id());
         if (slip.status() == Slip.Status.LEFT) {
             settings.notLeftAfterAll(coach, slip.rule());
         }

@@ -95,6 +95,12 @@ public class Words {
         return figure(percent.format(0)) + "\u00a0%";
     }
 
+    /** A share that something moved by, with its sign: {@code +2.1 %}, {@code −5 %}. */
+    public String moved(Percent percent) {
+        String share = percent(percent.abs());
+        return share.startsWith("0\u00a0") ? share : (percent.isNegative() ? "−" : "+") + share;
+    }
+
     /** Why a law did what it did: {@code 2 of 3 sets made}. */
     public String reasons(Step step) {
         return step.reasons().stream()
