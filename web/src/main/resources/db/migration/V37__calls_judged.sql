@@ -2,6 +2,7 @@
 
 create table judged_call (
   slip_id bigint primary key references slip (id),
+  club_id bigint not null references club (id),
   judged_at timestamp with time zone not null,
   direction text not null check (direction in ('MORE', 'SAME', 'LESS', 'REST')),
   verdict text not null check (verdict in ('BORNE_OUT', 'HURT', 'TOO_MUCH', 'FELL', 'TOO_LITTLE', 'UNKNOWN')),

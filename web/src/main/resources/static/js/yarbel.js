@@ -406,4 +406,17 @@
       note.remove();
     }, 8000);
   }
+
+  // Words to be pasted elsewhere: the whole of a field, by one press, where the browser lets a page do that.
+  document.querySelectorAll("[data-copy]").forEach(function (button) {
+    if (!navigator.clipboard) {
+      return;
+    }
+    button.hidden = false;
+    button.addEventListener("click", function () {
+      navigator.clipboard.writeText(document.getElementById(button.dataset.copy).value).then(function () {
+        button.textContent = button.dataset.done;
+      }, function () { document.getElementById(button.dataset.copy).select(); });
+    });
+  });
 })();

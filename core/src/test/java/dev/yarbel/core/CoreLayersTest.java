@@ -38,7 +38,8 @@ class CoreLayersTest {
             "shape",
             "school",
             "review",
-            "adjust");
+            "adjust",
+            "weekly");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

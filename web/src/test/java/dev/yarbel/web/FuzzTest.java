@@ -159,6 +159,7 @@ class FuzzTest {
                 "/kit/" + club.gym,
                 "/kit/ledger",
                 club.url("/book"),
+                club.url("/week"),
                 club.url("/book/curves"),
                 club.url("/book/maxes"),
                 club.url("/book/decisions?about=PLAN"),

@@ -76,6 +76,7 @@ class PageCostTest {
             base + "/home",
             base + "/practice",
             base + "/readiness",
+            base + "/week",
             base + "/profile",
             base + "/gyms"
         }) {

@@ -50,7 +50,7 @@ public record SeenSession(LocalDate date, Optional<AskedDay> asked, List<DoneSet
     }
 
     /** The lifts of its work sets, in the order they were begun. */
-    List<Lift> lifts() {
+    public List<Lift> lifts() {
         return done.stream()
                 .filter(set -> !set.task().warmUp())
                 .map(set -> set.set().lift())

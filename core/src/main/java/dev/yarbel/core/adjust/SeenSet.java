@@ -76,6 +76,11 @@ public record SeenSet(LocalDate date, TaskKey task, LiftedSet set, Optional<Pres
                 .isPresent();
     }
 
+    /** Whether its load was perhaps written in the other unit: then nothing is concluded from it. */
+    public boolean isPerhapsInOtherUnit() {
+        return UnitSlip.isSlip(this);
+    }
+
     /** The repetitions that were asked for and not made, from 0. */
     public int missing() {
         return asked.map(a -> Math.max(0, a.part().reps() - set.reps())).orElse(0);

@@ -35,17 +35,25 @@ final class UnitSlip implements CallRule {
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         Percent within = Percent.of(threshold);
-        List<SeenSet> slips = subject.work().stream()
-                .filter(set -> set.askedLoad()
-                        .filter(asked -> isSlip(set.set().load(), asked, within))
-                        .isPresent())
-                .toList();
+        List<SeenSet> slips =
+                subject.work().stream().filter(set -> isSlip(set, within)).toList();
         return slips.isEmpty()
                 ? List.of()
                 : List.of(Finding.of(
                         this,
                         new Evidence.Sets(slips),
                         new AskLifter(subject.lift(), Asking.WHICH_UNIT, slips.get(0))));
+    }
+
+    /** Whether a set was perhaps written in the other unit, as long as nobody set another threshold. */
+    static boolean isSlip(SeenSet set) {
+        return isSlip(set, Percent.of(WITHIN.usual()));
+    }
+
+    private static boolean isSlip(SeenSet set, Percent within) {
+        return set.askedLoad()
+                .filter(asked -> isSlip(set.set().load(), asked, within))
+                .isPresent();
     }
 
     private static boolean isSlip(Mass lifted, Mass asked, Percent within) {

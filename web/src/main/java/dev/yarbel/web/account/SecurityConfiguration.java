@@ -153,6 +153,7 @@ class SecurityConfiguration {
                                 HttpMethod.POST,
                                 "/lifters/*/book/**",
                                 "/lifters/*/invite",
+                                "/lifters/*/week",
                                 "/lifters/*/archive",
                                 "/lifters/*/bring-back",
                                 "/lifters/*/hand-over",

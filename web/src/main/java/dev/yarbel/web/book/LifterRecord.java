@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.adjust.SeenSession;
 import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -56,6 +57,11 @@ public final class LifterRecord {
     /** The sessions, oldest first. */
     public List<SessionLog> log() {
         return log;
+    }
+
+    /** The finished sessions as rules of judgement see them, oldest first. */
+    public List<SeenSession> finished() {
+        return log.stream().filter(SessionLog::finished).map(SessionLog::seen).toList();
     }
 
     public Optional<LiftRecord> of(Lift lift) {

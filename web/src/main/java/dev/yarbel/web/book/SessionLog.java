@@ -1,5 +1,6 @@
 package dev.yarbel.web.book;
 
+import dev.yarbel.core.adjust.SeenSession;
 import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
@@ -36,6 +37,11 @@ public record SessionLog(
     /** The same with its sets. */
     SessionLog with(List<DoneSet> lifted, List<Instant> when) {
         return new SessionLog(id, date, planned, finished, pain, asked, ratings, lifted, when);
+    }
+
+    /** As rules of judgement see it. */
+    public SeenSession seen() {
+        return new SeenSession(date, asked, sets, pain);
     }
 
     /** The sets alone, as estimates need them: what was said of a warm-up says nothing. */

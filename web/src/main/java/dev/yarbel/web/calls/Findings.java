@@ -40,24 +40,12 @@ class Findings {
                 tuning);
     }
 
-    /** The finished sessions of the log, oldest first. */
-    static List<SeenSession> finished(LifterBlock block) {
-        return block.standing().log().stream()
-                .filter(SessionLog::finished)
-                .map(Findings::seen)
-                .toList();
-    }
-
-    private static SeenSession seen(SessionLog session) {
-        return new SeenSession(session.date(), session.asked(), session.sets(), session.pain());
-    }
-
     /** The finished sessions up to one of them, oldest first; none where it is not among them. */
     private static List<SeenSession> until(LifterBlock block, long sessionId) {
         List<SeenSession> seen = new ArrayList<>();
         for (SessionLog session : block.standing().log()) {
             if (session.finished()) {
-                seen.add(seen(session));
+                seen.add(session.seen());
             }
             if (session.id() == sessionId) {
                 return session.finished() ? seen : List.of();

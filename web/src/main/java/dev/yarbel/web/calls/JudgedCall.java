@@ -19,6 +19,7 @@ class JudgedCall {
     @Id
     private long slipId;
 
+    private long clubId;
     private Instant judgedAt;
 
     @Enumerated(EnumType.STRING)
@@ -37,7 +38,8 @@ class JudgedCall {
 
     protected JudgedCall() {}
 
-    JudgedCall(long slipId, Instant judgedAt, Direction direction, Aftermath followed) {
+    JudgedCall(long clubId, long slipId, Instant judgedAt, Direction direction, Aftermath followed) {
+        this.clubId = clubId;
         this.slipId = slipId;
         this.judgedAt = judgedAt;
         this.direction = direction;

@@ -15,17 +15,18 @@ interface JudgedCallRepository extends Repository<JudgedCall, Long> {
     JudgedCall save(JudgedCall judged);
 
     @Modifying
-    @Query("delete from JudgedCall j where j.slipId = :slipId")
-    void forget(long slipId);
+    @Query("delete from JudgedCall j where j.clubId = :clubId and j.slipId = :slipId")
+    void forget(long clubId, long slipId);
 
-    /** Answers given before a moment to what these rules found and not looked at again yet, the lifters' one after the other. */
+    /** A lifter's answers given before a moment to what these rules found, and not looked at again yet. */
     @Query("""
             select s from Slip s
-            where s.status in ('TAKEN', 'CHANGED', 'BY_ITSELF', 'LEFT') and s.answeredAt < :before
+            where s.clubId = :clubId and s.lifterId = :lifterId
+            and s.status in ('TAKEN', 'CHANGED', 'BY_ITSELF', 'LEFT') and s.answeredAt < :before
             and s.rule in :rules and s.proposes <> 'ask-lifter'
             and not exists (select 1 from JudgedCall j where j.slipId = s.id)
-            order by s.clubId, s.lifterId, s.id""")
-    List<Slip> toJudge(Instant before, Collection<String> rules, Limit most);
+            order by s.id""")
+    List<Slip> toJudge(long clubId, long lifterId, Instant before, Collection<String> rules);
 
     /** How many answers of a kind came to what. */
     record Tally(String rule, boolean isLeft, String verdict, long answers) {
@@ -38,7 +39,7 @@ interface JudgedCallRepository extends Repository<JudgedCall, Long> {
     @NativeQuery("""
             select s.rule, s.status = 'LEFT', j.verdict, count(*)
             from judged_call j join slip s on s.id = j.slip_id
-            where s.club_id = :clubId and s.lifter_id in (:lifterIds) and s.answered_by = :coach
+            where j.club_id = :clubId and s.club_id = j.club_id and s.lifter_id in (:lifterIds) and s.answered_by = :coach
               and s.status in ('TAKEN', 'CHANGED', 'LEFT')
             group by 1, 2, 3""")
     List<Tally> tally(long clubId, Collection<Long> lifterIds, long coach);
@@ -46,7 +47,7 @@ interface JudgedCallRepository extends Repository<JudgedCall, Long> {
     /** The latest that were looked at again, newest first, each with what followed. */
     @Query("""
             select s, j from JudgedCall j join Slip s on s.id = j.slipId
-            where s.clubId = :clubId and s.lifterId in :lifterIds and s.answeredBy = :coach
+            where j.clubId = :clubId and s.clubId = j.clubId and s.lifterId in :lifterIds and s.answeredBy = :coach
             and s.status in ('TAKEN', 'CHANGED', 'LEFT')
             order by s.answeredAt desc, s.id desc""")
     List<Object[]> latest(long clubId, Collection<Long> lifterIds, long coach, Limit most);

@@ -12,19 +12,18 @@ import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.data.domain.Limit;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -35,8 +34,6 @@ class JudgedLater {
 
     private static final Logger LOG = LoggerFactory.getLogger(JudgedLater.class);
 
-    private static final int AT_ONCE = 500;
-
     /** Those that call somebody to decide. */
     private static final List<String> JUDGED = Calls.RULES.stream()
             .filter(rule -> !rule.isQuiet())
@@ -45,6 +42,7 @@ class JudgedLater {
 
     private static final Set<String> RESTS = Set.of("swap-lift", "deload-week");
 
+    private final JdbcClient jdbc;
     private final JudgedCallRepository judged;
     private final Roster roster;
     private final Blocks blocks;
@@ -53,12 +51,14 @@ class JudgedLater {
     private final TransactionTemplate transaction;
 
     JudgedLater(
+            JdbcClient jdbc,
             JudgedCallRepository judged,
             Roster roster,
             Blocks blocks,
             Clubs clubs,
             Clock clock,
             TransactionTemplate transaction) {
+        this.jdbc = jdbc;
         this.judged = judged;
         this.roster = roster;
         this.blocks = blocks;
@@ -73,35 +73,41 @@ class JudgedLater {
     @Scheduled(initialDelay = 0, fixedDelay = 1, timeUnit = TimeUnit.HOURS)
     void lookAgain() {
         // a day more, since the four weeks end with the lifter's day
-        var before = clock.instant().minus(Duration.ofDays(Aftermath.DAYS + 1L));
-        Map<Whose, List<Slip>> due = judged.toJudge(before, JUDGED, Limit.of(AT_ONCE)).stream()
-                .collect(Collectors.groupingBy(
-                        slip -> new Whose(slip.clubId(), slip.lifterId()), LinkedHashMap::new, Collectors.toList()));
-        due.forEach(this::lookAgain);
+        Instant before = clock.instant().minus(Duration.ofDays(Aftermath.DAYS + 1L));
+        jdbc.sql("""
+                        select distinct club_id, lifter_id from slip
+                        where status in ('TAKEN', 'CHANGED', 'BY_ITSELF', 'LEFT') and answered_at < :before
+                          and rule in (:rules) and proposes <> 'ask-lifter'
+                          and not exists (select 1 from judged_call where judged_call.slip_id = slip.id)""")
+                .param("before", Timestamp.from(before))
+                .param("rules", JUDGED)
+                .query((row, at) -> new Whose(row.getLong("club_id"), row.getLong("lifter_id")))
+                .list()
+                .forEach(whose -> lookAgain(whose, before));
     }
 
     /** What fails for one lifter keeps no other waiting. */
-    private void lookAgain(Whose whose, List<Slip> answers) {
+    private void lookAgain(Whose whose, Instant before) {
         try {
-            transaction.executeWithoutResult(status -> judge(whose, answers));
+            transaction.executeWithoutResult(status -> judge(whose, before));
         } catch (RuntimeException failed) {
             LOG.warn("answers about lifter {} are not judged yet", whose.lifter(), failed);
         }
     }
 
-    private void judge(Whose whose, List<Slip> answers) {
+    private void judge(Whose whose, Instant before) {
         LifterCard lifter = roster.lifterOfClub(whose.club(), whose.lifter());
         ZoneId zone = clubs.zone(whose.club());
         LifterBlock plan = blocks.currentOrNone(lifter, zone);
-        List<SeenSession> log = Findings.finished(plan);
-        for (Slip slip : answers) {
+        List<SeenSession> log = plan.standing().finished();
+        for (Slip slip : judged.toJudge(whose.club(), whose.lifter(), before, JUDGED)) {
             Aftermath followed = Aftermath.of(
                     slip.lift(),
                     LocalDate.ofInstant(slip.answeredAt(), zone),
                     log,
                     plan.resolver()::numbers,
                     plan.standing().of(slip.lift()).flatMap(LiftRecord::estimate));
-            judged.save(new JudgedCall(slip.id(), clock.instant(), direction(slip), followed));
+            judged.save(new JudgedCall(whose.club(), slip.id(), clock.instant(), direction(slip), followed));
         }
     }
 

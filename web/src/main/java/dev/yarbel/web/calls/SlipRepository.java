@@ -4,6 +4,7 @@ import dev.yarbel.core.lift.Lift;
 import jakarta.persistence.LockModeType;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -42,6 +43,14 @@ interface SlipRepository extends Repository<Slip, Long> {
             select s from Slip s where s.clubId = :clubId and s.lifterId = :lifterId and s.answeredAt >= :since
             and s.status in ('TAKEN', 'BY_ITSELF', 'CHANGED', 'LEFT') order by s.answeredAt desc, s.id desc""")
     List<Slip> findAnsweredSince(long clubId, long lifterId, Instant since);
+
+    /** What was found in a lifter's sessions of some days, or answered in a time, and stands. */
+    @NativeQuery("""
+            select slip.* from slip join training_session session on session.club_id = slip.club_id and session.id = slip.session_id
+            where slip.club_id = :clubId and slip.lifter_id = :lifterId
+              and (session.held_on between :first and :last or slip.answered_at >= :from and slip.answered_at < :to)
+              and slip.status not in ('OVERTAKEN', 'TAKEN_BACK') order by slip.opened_at, slip.id""")
+    List<Slip> findBetween(long clubId, long lifterId, LocalDate first, LocalDate last, Instant from, Instant to);
 
     /**
      * Overtakes a lift's open slip of the same session or an older one, where its rule is one of these and not this one of

@@ -327,7 +327,7 @@ class Slips implements OpenCalls {
         if (!undo(coach, lifter, slip)) {
             return false;
         }
-        judged.forget(slip.id());
+        judged.forget(slip.clubId(), slip.id());
         if (slip.status() == Slip.Status.LEFT) {
             settings.notLeftAfterAll(coach, slip.rule());
         }

@@ -11,6 +11,7 @@ import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
+import dev.yarbel.web.page.WeekWord;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -33,13 +34,16 @@ class HomeController {
     private final Book book;
     private final FloorWords spoken;
     private final LifterQuestions questions;
+    private final WeekWord weeks;
     private final Clock clock;
 
-    HomeController(Blocks blocks, Book book, FloorWords spoken, LifterQuestions questions, Clock clock) {
+    HomeController(
+            Blocks blocks, Book book, FloorWords spoken, LifterQuestions questions, WeekWord weeks, Clock clock) {
         this.blocks = blocks;
         this.book = book;
         this.spoken = spoken;
         this.questions = questions;
+        this.weeks = weeks;
         this.clock = clock;
     }
 
@@ -103,6 +107,10 @@ class HomeController {
                                 .orElse(null))
                 .addObject("said", spoken.lately(lifter))
                 .addObject("questions", questions.open(lifter))
+                .addObject(
+                        "weekWord",
+                        weeks.newest(lifter.clubId(), lifter.id(), today.minusWeeks(2))
+                                .orElse(null))
                 .addObject("reasons", SetDetails.MissedBy.values())
                 .addObject("state", state)
                 .addObject("places", Tissue.values())
