@@ -60,7 +60,7 @@ class NoKindForgottenTest {
     @ParameterizedTest
     @CsvSource({
         "prescription/Work, KindOfWork Shorthand Law BarSequence EasierWork HalfTheSets Taper SessionTime",
-        "prescription/LoadBasis, Shorthand Resolver FillRule Fill HalfTheLoad LighterLoad",
+        "prescription/LoadBasis, Shorthand Resolver FillRule Fill ShareOfTheLoad LighterLoad",
         "prescription/Reference, LiftNumbers Resolver",
         "session/Amendment, Amended"
     })

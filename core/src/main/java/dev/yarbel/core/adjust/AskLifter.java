@@ -17,7 +17,9 @@ public record AskLifter(Lift lift, Asking asking, SeenSet about) implements Prop
         /** Why nothing of it was made. */
         WHAT_HAPPENED,
         /** Whether its load was written in the other unit. */
-        WHICH_UNIT
+        WHICH_UNIT,
+        /** Why fewer sets are logged than were asked for: cut, or not all logged. */
+        HOW_MANY_SETS
     }
 
     /**

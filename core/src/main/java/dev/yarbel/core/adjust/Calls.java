@@ -10,6 +10,7 @@ public final class Calls {
     /** The rules there are; of those that weigh the same the first speaks first. */
     public static final List<CallRule> RULES = List.of(
             new PainNoted(),
+            new AcheCleared(),
             new UnitSlip(),
             new BackFromBreak(),
             new MissedOutright(),
@@ -21,12 +22,16 @@ public final class Calls {
             new AlwaysToTheLimit(),
             new HardOnce(),
             new Lighter(),
+            new Faster(),
             new EstimateApart(),
+            new SetsUnlike(),
+            new WeakLinkSeen(),
             new LimitRepsInPull(),
             new MissExcused(),
             new DoubleStep(),
             new NewBest(),
             new FirstTime(),
+            new BigJump(),
             new KitChanged());
 
     private final List<CallRule> rules;

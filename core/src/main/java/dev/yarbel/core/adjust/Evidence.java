@@ -2,6 +2,7 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -32,6 +33,8 @@ public sealed interface Evidence {
         T collapsed(Collapsed evidence);
 
         T tired(Tired evidence);
+
+        T healed(Healed evidence);
     }
 
     <T> T accept(Visitor<T> visitor);
@@ -150,6 +153,20 @@ public sealed interface Evidence {
         @Override
         public <T> T accept(Visitor<T> visitor) {
             return visitor.collapsed(this);
+        }
+    }
+
+    /**
+     * An ache is over.
+     *
+     * @param before the heaviest set of the weeks before it came up; empty where there was none
+     * @param meanwhile the heaviest set while it was open; empty where the lift was not done
+     */
+    record Healed(HealedAche ache, Optional<SeenSet> before, Optional<SeenSet> meanwhile) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.healed(this);
         }
     }
 }

@@ -1,7 +1,5 @@
 package dev.yarbel.core.adjust;
 
-import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.Percent;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -11,9 +9,6 @@ import java.util.Optional;
  * next session on, by 2.5 % at most and 5 % in a novice's first month (common practice, no source).
  */
 final class Lighter implements CallRule {
-
-    /** Less than this above the working max, the estimate bears nothing out; a starting value of ours. */
-    private static final Percent LEAST = Percent.of(1);
 
     @Override
     public String key() {
@@ -33,21 +28,11 @@ final class Lighter implements CallRule {
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         Optional<SeenSet> light = OffTarget.under(subject.work(), subject.numbers(), threshold);
-        Optional<Mass> now = subject.known().workingMax();
-        Optional<Mass> target = subject.known().target();
-        if (subject.session().isEasy()
-                || light.isEmpty()
-                || now.isEmpty()
-                || target.filter(t -> t.minus(now.get()).isGreaterThan(now.get().times(LEAST)))
-                        .isEmpty()) {
-            return List.of();
-        }
-        return TowardEstimate.step(subject, now.get())
-                .map(step -> Finding.of(
-                        this,
-                        new Evidence.Sets(List.of(light.get())),
-                        TowardEstimate.move(subject, now.get(), target.get(), step)))
-                .stream()
-                .toList();
+        return light.isEmpty() || subject.session().isEasy()
+                ? List.of()
+                : TowardEstimate.raise(subject)
+                        .map(more -> Finding.of(this, new Evidence.Sets(List.of(light.get())), more))
+                        .stream()
+                        .toList();
     }
 }

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /** A proposal to write something else into the lifter's block: one edit of it, which can be taken back. */
-public sealed interface PlanChange extends Proposal permits NextLoads, SwapLift, DeloadWeek {
+public sealed interface PlanChange extends Proposal
+        permits NextLoads, SwapLift, DeloadWeek, ReturnLadder, AddAssistance {
 
     /**
      * The edit.

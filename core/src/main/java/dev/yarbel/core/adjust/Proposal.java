@@ -22,6 +22,10 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
         T swapLift(SwapLift proposal);
 
         T deloadWeek(DeloadWeek proposal);
+
+        T returnLadder(ReturnLadder proposal);
+
+        T addAssistance(AddAssistance proposal);
     }
 
     <T> T accept(Visitor<T> visitor);

@@ -2,6 +2,7 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
@@ -18,6 +19,7 @@ import java.util.stream.IntStream;
  * @param plan the lifter's block as it stands
  * @param sessions what was finished so far, oldest first; the last one gave cause to look, and none after it is known
  * @param aches those open that the lift loads
+ * @param healed those cleared lately that the lift loads
  * @param readiness what tells of fatigue, where all of the training is looked at
  */
 public record Subject(
@@ -26,6 +28,7 @@ public record Subject(
         PlanAhead plan,
         List<SeenSession> sessions,
         List<Ache> aches,
+        List<HealedAche> healed,
         Optional<Readiness> readiness) {
 
     /** Stands in the place of a lift where a lifter's training as a whole is looked at. */
@@ -54,6 +57,7 @@ public record Subject(
     public Subject {
         sessions = List.copyOf(sessions);
         aches = List.copyOf(aches);
+        healed = List.copyOf(healed);
         if (sessions.isEmpty()) {
             throw new IllegalArgumentException("a session gave cause to look");
         }
@@ -61,12 +65,17 @@ public record Subject(
 
     /** One lifter in one lift. */
     public Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> sessions, List<Ache> aches) {
-        this(lift, known, plan, sessions, aches, Optional.empty());
+        this(lift, known, plan, sessions, aches, List.of(), Optional.empty());
     }
 
     /** The same with what tells of fatigue. */
     public Subject with(Readiness tired) {
-        return new Subject(lift, known, plan, sessions, aches, Optional.of(tired));
+        return new Subject(lift, known, plan, sessions, aches, healed, Optional.of(tired));
+    }
+
+    /** The same with aches that were cleared lately. */
+    public Subject healed(List<HealedAche> cleared) {
+        return new Subject(lift, known, plan, sessions, aches, cleared, readiness);
     }
 
     /** Whether all of the training is looked at. */

@@ -83,7 +83,7 @@ public record SwapLift(Lift lift, Lift to, List<Place> places, Optional<String> 
         return new BlockEdit.Several(edits);
     }
 
-    private static String freeLetter(TrainingDay day) {
+    static String freeLetter(TrainingDay day) {
         Set<String> taken = day.slots().stream().map(Slot::letter).collect(Collectors.toSet());
         return LETTERS.chars()
                 .mapToObj(letter -> String.valueOf((char) letter))

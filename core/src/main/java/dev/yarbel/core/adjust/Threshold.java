@@ -22,7 +22,10 @@ public record Threshold(BigDecimal usual, BigDecimal step, BigDecimal least, Big
         PERCENT,
         DAYS,
         REPS,
+        SETS,
         SESSIONS,
+        /** Hundredths of a metre a second. */
+        SPEED,
         /** Sources of fatigue that speak. */
         SIGNS
     }

@@ -11,7 +11,18 @@ final class TowardEstimate {
     /** The least that is worth lowering by (common practice, no source). */
     static final Percent LEAST_LOWER = Percent.of("2.5");
 
+    /** Less than this above the working max, the estimate bears no rise out; a starting value of ours. */
+    private static final Percent LEAST_RAISE = Percent.of(1);
+
     private TowardEstimate() {}
+
+    /** A higher working max, as far as the estimate bears it out and the caps allow; empty where it bears none out. */
+    static Optional<MoveWorkingMax> raise(Subject subject) {
+        return subject.known().workingMax().flatMap(now -> subject.known()
+                .target()
+                .filter(target -> target.minus(now).isGreaterThan(now.times(LEAST_RAISE)))
+                .flatMap(target -> step(subject, now).map(step -> move(subject, now, target, step))));
+    }
 
     /** A working max on its way to a target: no further than the caps, but by one loadable step at least. */
     static MoveWorkingMax move(Subject subject, Mass workingMax, Mass target, Mass step) {

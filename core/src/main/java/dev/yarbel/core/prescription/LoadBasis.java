@@ -179,6 +179,11 @@ public sealed interface LoadBasis {
         public Optional<Mass> stepOnLast() {
             return Optional.of(step);
         }
+
+        @Override
+        public Optional<MassUnit> unitWritten() {
+            return Optional.of(unit);
+        }
     }
 
     /** The load that moves so fast. */

@@ -152,13 +152,18 @@ public enum Deload {
         boolean stays = part.is(SetModifier.SPEED)
                 || part.work().isPreparation()
                 || part.basis().hangsOnTop();
-        return stays ? Optional.of(part.basis()) : part.basis().accept(new HalfTheLoad(part, numbers));
+        return stays ? Optional.of(part.basis()) : part.basis().accept(ShareOfTheLoad.half(part, numbers));
     }
 
     // ---- half the sets
 
+    /** The same with half of the sets, and nothing to the limit; the load stays. */
+    public static Part fewerSets(Part part) {
+        return part.with(part.work().accept(new EasierWork()));
+    }
+
     private static Part halfSets(Part part) {
-        Part fewer = part.with(part.work().accept(new EasierWork()));
+        Part fewer = fewerSets(part);
         return part.is(SetModifier.SPEED) ? fewer : fewer.with(part.basis().accept(new LighterLoad()));
     }
 

@@ -10,11 +10,15 @@ import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Tissue;
+import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.AskedDay;
@@ -50,6 +54,7 @@ final class CallScene {
     private final Lift lift;
     private final List<SeenSession> sessions = new ArrayList<>();
     private final List<Ache> aches = new ArrayList<>();
+    private final List<HealedAche> healed = new ArrayList<>();
     private Optional<Mass> workingMax = Optional.of(Mass.ofKg(200));
     private Optional<MaxEstimate> estimate = Optional.empty();
     private List<String> ahead = List.of();
@@ -86,6 +91,15 @@ final class CallScene {
                 kg(after),
                 Mass.ofKg(5),
                 List.of(new MaxEstimate.Movement(TODAY, kg(before), kg(after), Mass.ofKg(5), List.of()))));
+        return this;
+    }
+
+    /** An ache that came up and was cleared so many days ago. */
+    CallScene healed(int since, int cleared, Integer weight) {
+        healed.add(new HealedAche(
+                new Ache(Tissue.LOW_BACK, "", TODAY.minusDays(since), Optional.ofNullable(weight), Set.of()),
+                "a physiotherapist",
+                TODAY.minusDays(cleared)));
         return this;
     }
 
@@ -142,7 +156,18 @@ final class CallScene {
                     case "worn" -> SetDetails.NONE.worn(Set.of());
                     case "said" -> SetDetails.NONE.worn(Set.of()).noted("belt at home");
                     case "limit" -> SetDetails.NONE.proven(SetDetails.Proof.LIMIT_SET);
-                    default -> SetDetails.NONE.missed(SetDetails.MissedBy.valueOf(word));
+                    case "noted" -> SetDetails.NONE.noted("cut, the gym closed");
+                    default ->
+                        word.startsWith("v")
+                                ? SetDetails.NONE.with(BarSpeed.parse(word.substring(1)))
+                                : word.startsWith("link:")
+                                        ? SetDetails.NONE.seenBy(new CoachSeen(
+                                                Optional.empty(),
+                                                Optional.empty(),
+                                                Optional.of(CoachSeen.WeakLink.valueOf(word.substring(5))),
+                                                Optional.empty(),
+                                                Optional.empty()))
+                                        : SetDetails.NONE.missed(SetDetails.MissedBy.valueOf(word));
                 })
                 .orElse(SetDetails.NONE);
         return new LiftedSet(
@@ -198,11 +223,12 @@ final class CallScene {
 
     Subject subject() {
         return new Subject(
-                lift,
-                new Subject.Known(workingMax, estimate, Percent.HUNDRED, Caps.USUAL, setDown),
-                plan(),
-                sessions,
-                aches);
+                        lift,
+                        new Subject.Known(workingMax, estimate, Percent.HUNDRED, Caps.USUAL, setDown),
+                        plan(),
+                        sessions,
+                        aches)
+                .healed(healed);
     }
 
     /** What a rule finds at its usual threshold. */

@@ -39,8 +39,8 @@ class DeloadSuggestedTest {
 
     private static List<Finding> look(Readiness readiness, String threshold) {
         Subject one = scene().subject();
-        Subject whole =
-                new Subject(Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), Optional.of(readiness));
+        Subject whole = new Subject(
+                Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), List.of(), Optional.of(readiness));
         return RULE.look(whole, new BigDecimal(threshold));
     }
 
@@ -78,8 +78,8 @@ class DeloadSuggestedTest {
         assertThat(new Calls(Calls.RULES).look(one.with(tired), Tuning.USUAL))
                 .extracting(Finding::rule)
                 .doesNotContain("deload-suggested");
-        Subject whole =
-                new Subject(Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), Optional.of(tired));
+        Subject whole = new Subject(
+                Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), List.of(), Optional.of(tired));
         assertThat(new Calls(Calls.RULES).look(whole, Tuning.USUAL))
                 .extracting(Finding::rule)
                 .containsExactly("deload-suggested");

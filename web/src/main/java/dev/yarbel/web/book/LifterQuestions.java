@@ -11,6 +11,7 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -31,13 +32,21 @@ public class LifterQuestions {
     /** It was written in the other unit. */
     public static final String OTHER_UNIT = "OTHER_UNIT";
 
+    /** Sets were left out. */
+    public static final String CUT = "CUT";
+
+    /** All sets were done, and not all logged. */
+    public static final String NOT_LOGGED = "NOT_LOGGED";
+
     private final LifterQuestionRepository questions;
     private final Sessions sessions;
+    private final Words words;
     private final Clock clock;
 
-    LifterQuestions(LifterQuestionRepository questions, Sessions sessions, Clock clock) {
+    LifterQuestions(LifterQuestionRepository questions, Sessions sessions, Words words, Clock clock) {
         this.questions = questions;
         this.sessions = sessions;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -92,11 +101,11 @@ public class LifterQuestions {
      * Answers a question; one that was answered meanwhile stays as it was answered.
      *
      * @param answer why it was missed, or which unit it was
-     * @param words more of it, to stand beside the set
+     * @param more words, to stand beside the set
      * @throws NotFoundException when there is no such question
      * @throws UnreadableException when that is no answer to it, or the words are too long
      */
-    public void answer(Person person, LifterCard lifter, long id, String answer, Optional<String> words) {
+    public void answer(Person person, LifterCard lifter, long id, String answer, Optional<String> more) {
         LifterQuestion question =
                 questions.lock(lifter.clubId(), lifter.id(), id).orElseThrow(NotFoundException::new);
         if (question.isOpen()) {
@@ -105,7 +114,7 @@ public class LifterQuestions {
                     lifter,
                     question.sessionId(),
                     question.task(),
-                    set -> noted(answered(question, set, answer), words));
+                    set -> noted(answered(question, set, answer), said(question, answer, more)));
             question.answer(answer, clock.instant());
         }
     }
@@ -127,7 +136,21 @@ public class LifterQuestions {
                                 set.details());
                     default -> throw noAnswer();
                 };
+            case HOW_MANY_SETS -> {
+                if (!answer.equals(CUT) && !answer.equals(NOT_LOGGED)) {
+                    throw noAnswer();
+                }
+                yield set;
+            }
         };
+    }
+
+    /** What is written beside the set: how many sets there were stands nowhere else. */
+    private Optional<String> said(LifterQuestion question, String answer, Optional<String> own) {
+        return question.kind() == Asking.HOW_MANY_SETS
+                ? Optional.of(words.say("question.sets." + answer)
+                        + own.map(more -> " " + more).orElse(""))
+                : own;
     }
 
     private static UnreadableException noAnswer() {

@@ -321,6 +321,10 @@ public class Sessions {
         LiftedSet lifted = set.done().set();
         set.set(lifted.with(lifted.details().seenBy(seen)));
         moved.tell(lifter.clubId(), lifter.id());
+        if (seen.link().isPresent() && begun(lifter, day).finishedAt() != null) {
+            // what a coach saw may be what somebody waits for
+            events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), set.sessionId()));
+        }
     }
 
     /** Keeps a coach's words on a whole session; none strike them. */

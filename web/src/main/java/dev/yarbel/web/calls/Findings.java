@@ -58,18 +58,19 @@ class Findings {
     private static Subject subject(LifterBlock block, Lift lift, List<SeenSession> seen) {
         Optional<LiftRecord> standing = block.standing().of(lift);
         return new Subject(
-                lift,
-                new Subject.Known(
-                        standing.flatMap(LiftRecord::workingMax),
-                        standing.flatMap(LiftRecord::estimate),
-                        block.lifter().shareOfEstimate(),
-                        Caps.on(block.today(), block.lifter().noviceSince()),
-                        standing.filter(known -> !known.setDown().isEmpty()
-                                        || known.workingMax().isPresent())
-                                .isPresent()),
-                ahead(block),
-                seen,
-                block.lifter().aching(lift, block.standing().catalogue()));
+                        lift,
+                        new Subject.Known(
+                                standing.flatMap(LiftRecord::workingMax),
+                                standing.flatMap(LiftRecord::estimate),
+                                block.lifter().shareOfEstimate(),
+                                Caps.on(block.today(), block.lifter().noviceSince()),
+                                standing.filter(known -> !known.setDown().isEmpty()
+                                                || known.workingMax().isPresent())
+                                        .isPresent()),
+                        ahead(block),
+                        seen,
+                        block.lifter().aching(lift, block.standing().catalogue()))
+                .healed(block.lifter().healed(lift, block.standing().catalogue()));
     }
 
     /** Whether what was found in a lift after a session is small enough to be done without asking. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AddAssistance;
 import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
@@ -7,6 +8,7 @@ import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.lift.Lift;
@@ -72,6 +74,18 @@ record Handlers(
     @Override
     public Handling swapLift(SwapLift proposal) {
         String reason = words.say("calls.swap-lift.reason", words.lift(proposal.lift()));
+        return new PlanChanged(this, proposal.lift(), proposal.because(reason));
+    }
+
+    @Override
+    public Handling returnLadder(ReturnLadder proposal) {
+        return new PlanChanged(this, proposal.lift(), proposal);
+    }
+
+    @Override
+    public Handling addAssistance(AddAssistance proposal) {
+        String reason = words.say(
+                "calls.add-assistance.reason", words.lift(proposal.lift()), words.say("link." + proposal.link()));
         return new PlanChanged(this, proposal.lift(), proposal.because(reason));
     }
 

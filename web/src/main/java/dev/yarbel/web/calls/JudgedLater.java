@@ -40,7 +40,7 @@ class JudgedLater {
             .map(CallRule::key)
             .toList();
 
-    private static final Set<String> RESTS = Set.of("swap-lift", "deload-week");
+    private static final Set<String> RESTS = Set.of("swap-lift", "deload-week", "return-ladder");
 
     private final JdbcClient jdbc;
     private final JudgedCallRepository judged;

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AddAssistance;
 import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.Evidence;
@@ -8,6 +9,7 @@ import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.SwapLift;
 
 /** What each kind of evidence and of proposal is called in the page's fragments, the words and the rows of slips. */
@@ -56,6 +58,11 @@ final class Names {
         public String tired(Evidence.Tired evidence) {
             return "tired";
         }
+
+        @Override
+        public String healed(Evidence.Healed evidence) {
+            return "healed";
+        }
     }
 
     static final class OfProposal implements Proposal.Visitor<String> {
@@ -93,6 +100,16 @@ final class Names {
         @Override
         public String deloadWeek(DeloadWeek proposal) {
             return "deload-week";
+        }
+
+        @Override
+        public String returnLadder(ReturnLadder proposal) {
+            return "return-ladder";
+        }
+
+        @Override
+        public String addAssistance(AddAssistance proposal) {
+            return "add-assistance";
         }
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.AddAssistance;
 import dev.yarbel.core.adjust.AskLifter;
 import dev.yarbel.core.adjust.DeloadWeek;
 import dev.yarbel.core.adjust.FollowLaw;
@@ -10,6 +11,7 @@ import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.adjust.PlanChange;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.EditRefused;
@@ -102,6 +104,22 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
                     .findFirst()
                     .orElseThrow(() -> new UnreadableException("calls.error.lift").in("own"));
             return SwapLift.of(ahead, proposal.lift(), other);
+        }
+
+        @Override
+        public Optional<? extends Proposal> returnLadder(ReturnLadder proposal) {
+            ReturnLadder.Length length = Reading.find(ReturnLadder.Length.class, reply.own())
+                    .orElseThrow(() -> new UnreadableException("read.choice").in("own"));
+            return ReturnLadder.of(ahead, proposal.lift(), length);
+        }
+
+        @Override
+        public Optional<? extends Proposal> addAssistance(AddAssistance proposal) {
+            return Optional.of(proposal.options().stream()
+                    .filter(lift -> lift.key().equals(reply.own()))
+                    .findFirst()
+                    .flatMap(proposal::with)
+                    .orElseThrow(() -> new UnreadableException("calls.error.lift").in("own")));
         }
 
         @Override

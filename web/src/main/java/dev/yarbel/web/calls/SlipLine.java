@@ -38,6 +38,7 @@ record SlipLine(
             .thenComparing(SlipLine::raises)
             .thenComparing(SlipLine::size, Comparator.reverseOrder());
 
+    private static final String LADDER = "return-ladder";
     private static final Set<String> WAYS = Set.of("move-working-max", "next-loads");
 
     /** A rule that is no more is only to be known. */
@@ -50,9 +51,9 @@ record SlipLine(
         return Calls.rule(rule).filter(found -> !found.isQuiet()).isEmpty();
     }
 
-    /** The sign it stands under: stop where something hurts; else whether more, less or the same is proposed. */
+    /** The sign it stands under: stop where something hurts, and not where it did; else whether more, less or the same is proposed. */
     public String sign() {
-        if (urgency() == Urgency.PAIN) {
+        if (urgency() == Urgency.PAIN && !proposes.equals(LADDER)) {
             return "stop";
         }
         return raises ? "raise" : size.equals(Percent.ZERO) ? "hold" : "lower";

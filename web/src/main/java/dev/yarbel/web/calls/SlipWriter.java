@@ -2,10 +2,12 @@ package dev.yarbel.web.calls;
 
 import dev.yarbel.core.adjust.CallRule;
 import dev.yarbel.core.adjust.Calls;
+import dev.yarbel.core.adjust.Evidence;
 import dev.yarbel.core.adjust.Finding;
 import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.Tuning;
 import dev.yarbel.core.adjust.Urgency;
+import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.web.account.Clubs;
@@ -13,6 +15,7 @@ import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.roster.AcheCleared;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.math.BigDecimal;
@@ -73,6 +76,31 @@ class SlipWriter {
                 .filter(session -> session.id() == event.sessionId())
                 .findFirst()
                 .ifPresent(session -> look(p, session)));
+    }
+
+    /** The lifts that a cleared ache loaded come back; the last session there was is what they are judged by. */
+    @ApplicationModuleListener
+    void on(AcheCleared event) {
+        LifterCard lifter = roster.lifterOfClub(event.clubId(), event.lifterId());
+        blocks.current(lifter, clubs.zone(event.clubId())).ifPresent(plan -> plan.standing().log().stream()
+                .filter(SessionLog::finished)
+                .reduce((first, second) -> second)
+                .ifPresent(last -> comeBack(plan, last)));
+    }
+
+    private void comeBack(LifterBlock plan, SessionLog last) {
+        LifterCard lifter = plan.lifter();
+        Tuning tuning = settings.of(lifter.clubId(), lifter.id());
+        plan.block()
+                .slots()
+                .map(Slot::lift)
+                .distinct()
+                .filter(lift ->
+                        !lifter.healed(lift, plan.standing().catalogue()).isEmpty())
+                .forEach(lift -> findings.look(plan, lift, last.id(), tuning).stream()
+                        .findFirst()
+                        .filter(finding -> finding.evidence() instanceof Evidence.Healed)
+                        .ifPresent(finding -> open(lifter, lift, last, finding)));
     }
 
     private void look(LifterBlock plan, SessionLog session) {

@@ -1,6 +1,7 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Tissue;
 import jakarta.persistence.Entity;
@@ -68,6 +69,11 @@ class AcheEntity {
                 since,
                 Optional.ofNullable(weight),
                 lifts.stream().map(Lift::new).collect(Collectors.toSet()));
+    }
+
+    /** The same once it was cleared; empty while it is open. */
+    Optional<HealedAche> healed() {
+        return Optional.ofNullable(clearedOn).map(on -> new HealedAche(ache(), clearedBy, on));
     }
 
     public String clearedBy() {

@@ -2,6 +2,7 @@ package dev.yarbel.web.roster;
 
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lifter.HealthCheck;
 import dev.yarbel.core.lifter.HealthQuestion;
@@ -171,10 +172,10 @@ class Lifter {
 
     /** In a list, where nobody asked what aches or weighs. */
     LifterCard card() {
-        return card(List.of(), Optional.empty());
+        return card(List.of(), List.of(), Optional.empty());
     }
 
-    LifterCard card(List<Ache> aches, Optional<Mass> bodyMass) {
+    LifterCard card(List<Ache> aches, List<HealedAche> healed, Optional<Mass> bodyMass) {
         return new LifterCard(
                 id,
                 clubId,
@@ -189,6 +190,7 @@ class Lifter {
                 Optional.ofNullable(guardian),
                 health(),
                 aches,
+                healed,
                 bodyMass,
                 Optional.ofNullable(minutes),
                 Optional.ofNullable(days),

@@ -3,6 +3,7 @@ package dev.yarbel.web.roster;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Age;
 import dev.yarbel.core.lifter.HealthCheck;
@@ -27,6 +28,7 @@ import java.util.Optional;
  * @param noviceSince the day a novice started
  * @param guardian who consented for a minor
  * @param aches those that nobody has cleared, oldest first; none in a list of lifters, where nobody asked
+ * @param healed those that somebody cleared in the last two weeks; none in a list of lifters
  * @param bodyMass what they last weighed; unknown in a list of lifters
  * @param minutes they have for a session
  * @param daysAWeek they can train
@@ -53,6 +55,7 @@ public record LifterCard(
         Optional<String> guardian,
         HealthCheck health,
         List<Ache> aches,
+        List<HealedAche> healed,
         Optional<Mass> bodyMass,
         Optional<Integer> minutes,
         Optional<Integer> daysAWeek,
@@ -69,11 +72,19 @@ public record LifterCard(
 
     public LifterCard {
         aches = List.copyOf(aches);
+        healed = List.copyOf(healed);
     }
 
     /** The open aches that a lift loads. */
     public List<Ache> aching(Lift lift, Catalogue catalogue) {
         return aches.stream().filter(ache -> ache.isLoadedBy(lift, catalogue)).toList();
+    }
+
+    /** Those cleared lately that a lift loads. */
+    public List<HealedAche> healed(Lift lift, Catalogue catalogue) {
+        return healed.stream()
+                .filter(cleared -> cleared.ache().isLoadedBy(lift, catalogue))
+                .toList();
     }
 
     /** Whether words were said with them since then. */

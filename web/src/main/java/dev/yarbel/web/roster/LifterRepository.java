@@ -1,6 +1,7 @@
 package dev.yarbel.web.roster;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -29,18 +30,19 @@ interface LifterRepository extends Repository<Lifter, Long> {
     Optional<Lifter> findByClubIdAndId(long clubId, long id);
 
     /**
-     * A lifter, of one coach or of any, with the aches that nobody has cleared, one row for each, at least one; and what
-     * they last weighed in kg.
+     * A lifter, of one coach or of any, with the aches that nobody has cleared or somebody did since a day, one row for each, at
+     * least one; and what they last weighed in kg.
      */
     @Query("""
             select l, a, (select m.figure from Measurement m where m.clubId = :clubId and m.lifterId = :id
                 and m.kind = dev.yarbel.web.roster.MeasureKind.BODY_MASS and m.removedAt is null
                 order by m.onDate desc, m.id desc limit 1)
             from Lifter l
-            left join AcheEntity a on a.clubId = l.clubId and a.lifterId = l.id and a.clearedOn is null
+            left join AcheEntity a on a.clubId = l.clubId and a.lifterId = l.id
+                and (a.clearedOn is null or a.clearedOn >= :healedSince)
             where l.clubId = :clubId and l.id = :id and (:coachId is null or l.coachId = :coachId)
             order by a.since, a.id""")
-    List<Object[]> findWithAches(long clubId, Long coachId, long id);
+    List<Object[]> findWithAches(long clubId, Long coachId, long id, LocalDate healedSince);
 
     Optional<Lifter> findByClubIdAndCoachIdAndId(long clubId, long coachId, long id);
 

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,6 +46,7 @@ public class Profiles {
     private final ChangeLog changes;
     private final LiftNames liftNames;
     private final Words words;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Profiles(
@@ -55,6 +57,7 @@ public class Profiles {
             ChangeLog changes,
             LiftNames liftNames,
             Words words,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.roster = roster;
         this.aches = aches;
@@ -63,6 +66,7 @@ public class Profiles {
         this.changes = changes;
         this.liftNames = liftNames;
         this.words = words;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -218,6 +222,7 @@ public class Profiles {
     void clearAche(Person person, long id, long acheId, String by, LocalDate on) {
         AcheEntity ache = ache(person, id, acheId);
         ache.clear(by, on);
+        events.publishEvent(new AcheCleared(person.clubId(), id));
         write(person, id, ChangeKind.ACHE, List.of(ache.ache().place().name()), "", by);
     }
 

@@ -1,6 +1,5 @@
 package dev.yarbel.web.roster;
 
-import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Accounts;
@@ -16,6 +15,8 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class Roster implements LifterChooser, CoachedLifters {
+
+    /** So many days after it was cleared an ache is still thought of. */
+    private static final int HEALED_LATELY = 14;
 
     /** Lifters on one page of the list. */
     static final int PAGE = 100;
@@ -161,10 +165,16 @@ public class Roster implements LifterChooser, CoachedLifters {
     }
 
     /** A lifter, what aches, and what they last weighed. */
-    private record Opened(Lifter row, List<Ache> aches, Optional<Mass> bodyMass) {
+    private record Opened(Lifter row, List<AcheEntity> aches, Optional<Mass> bodyMass) {
 
         LifterCard card() {
-            return row.card(aches, bodyMass);
+            return row.card(
+                    aches.stream()
+                            .filter(ache -> ache.healed().isEmpty())
+                            .map(AcheEntity::ache)
+                            .toList(),
+                    aches.stream().flatMap(ache -> ache.healed().stream()).toList(),
+                    bodyMass);
         }
     }
 
@@ -177,14 +187,18 @@ public class Roster implements LifterChooser, CoachedLifters {
     }
 
     private Optional<Opened> opened(long clubId, Long coachId, long id) {
-        List<Object[]> rows = lifters.findWithAches(clubId, coachId, id);
+        List<Object[]> rows = lifters.findWithAches(
+                clubId,
+                coachId,
+                id,
+                LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(HEALED_LATELY));
         return rows.stream()
                 .findFirst()
                 .map(row -> new Opened(
                         (Lifter) row[0],
                         rows.stream()
                                 .filter(each -> each[1] != null)
-                                .map(each -> ((AcheEntity) each[1]).ache())
+                                .map(each -> (AcheEntity) each[1])
                                 .toList(),
                         Optional.ofNullable((BigDecimal) row[2]).map(kg -> Mass.of(kg, MassUnit.KG))));
     }

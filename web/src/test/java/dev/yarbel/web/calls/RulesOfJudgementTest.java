@@ -2,7 +2,6 @@ package dev.yarbel.web.calls;
 
 import static dev.yarbel.web.OnPage.shows;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.allOf;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -19,150 +18,24 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
-import dev.yarbel.web.Clubs4Tests;
-import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
-import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.SessionFinished;
-import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.roster.Roster;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** What the rules find in planned sessions, what comes of their proposals, and how a coach sets them. */
 @YarbelTest
-class RulesOfJudgementTest {
-
-    @Autowired
-    private MockMvc mvc;
-
-    @Autowired
-    private Clubs4Tests clubs;
-
-    @Autowired
-    private Sessions sessions;
-
-    @Autowired
-    private Ledger ledger;
-
-    @Autowired
-    private Slips slips;
-
-    @Autowired
-    private SlipWriter writer;
-
-    @Autowired
-    private Roster roster;
-
-    @Autowired
-    private JdbcClient jdbc;
-
-    private TestClub club;
-
-    /** Lifts and finishes the club's day of a week with what it asked for, such as {@code squat 1 @8|180}, and sets like {@code A 180x1 9}. */
-    private void session(int week, List<String> asked, String... lifted) {
-        StringBuilder day = new StringBuilder();
-        for (String slot : asked) {
-            String[] parts = slot.split("[ |]", 2);
-            String[] dose = parts[1].split("\\|");
-            day.append((char) ('A' + asked.indexOf(slot)))
-                    .append('\t')
-                    .append(parts[0])
-                    .append('\t')
-                    .append(dose[0])
-                    .append('\t')
-                    .append(dose.length > 1 ? dose[1] + "kg" : "-")
-                    .append('\n');
-        }
-        List<DoneSet> done = new ArrayList<>();
-        for (String set : lifted) {
-            String[] parts = set.split("[ x]");
-            int number = (int) done.stream()
-                            .filter(before -> before.task().letter().equals(parts[0]))
-                            .count()
-                    + 1;
-            Lift lift = new Lift(asked.get(parts[0].charAt(0) - 'A').split(" ")[0]);
-            done.add(new DoneSet(
-                    TaskKey.work(parts[0], number),
-                    new LiftedSet(
-                            lift, Mass.of(parts[1], MassUnit.KG), Integer.parseInt(parts[2]), Effort.parse(parts[3]))));
-        }
-        sessions.addHistory(
-                club.lifter,
-                Optional.of(club.plan().planned(0, week)),
-                day.toString(),
-                TestSettings.TODAY.minusWeeks(1L - week),
-                TestSettings.NOW,
-                done,
-                true);
-        waitForThoseWhoHear();
-    }
-
-    private void waitForThoseWhoHear() {
-        await().untilAsserted(() -> assertThat(
-                        jdbc.sql("select count(*) from event_publication where completion_date is null")
-                                .query(Integer.class)
-                                .single())
-                .isZero());
-    }
-
-    private List<SlipLine> queue() {
-        return slips.queue(club.coach, roster.choices(club.coach));
-    }
-
-    private long slip(String rule) {
-        return queue().stream()
-                .filter(line -> line.rule().equals(rule))
-                .findFirst()
-                .orElseThrow()
-                .id();
-    }
-
-    private Document page(String address) throws Exception {
-        return Jsoup.parse(mvc.perform(get(address).with(club.asCoach()))
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsString());
-    }
-
-    private ResultActions answer(long id, String how, String... parameters) throws Exception {
-        String shown = page("/calls/" + id).select("input[name=shown]").val();
-        var request = post("/calls/" + id + "/" + how)
-                .with(club.asCoach())
-                .with(csrf())
-                .param("shown", shown);
-        for (int i = 0; i < parameters.length; i += 2) {
-            request = request.param(parameters[i], parameters[i + 1]);
-        }
-        return mvc.perform(request);
-    }
-
-    private String dose(int slot, int week) {
-        return club.plan()
-                .block()
-                .days()
-                .get(0)
-                .slots()
-                .get(slot)
-                .dose(week)
-                .map(Dose::shorthand)
-                .orElse("");
-    }
+class RulesOfJudgementTest extends OnCalls {
 
     private static final List<String> WRITTEN = List.of("squat 1 @8|180", "squat 3x5 140kg|140");
 

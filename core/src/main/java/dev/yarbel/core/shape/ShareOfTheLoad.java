@@ -9,13 +9,20 @@ import dev.yarbel.core.session.LiftNumbers;
 import java.util.Optional;
 
 /**
- * Half of what a part asks for; empty where nobody can say what that is.
+ * A share of what a part asks for; empty where nobody can say what that is.
  *
  * @param numbers what its load hangs on
+ * @param share of the load, above 0 and up to 100 %
  */
-record HalfTheLoad(Part part, LiftNumbers numbers) implements LoadBasis.Visitor<Optional<LoadBasis>> {
+public record ShareOfTheLoad(Part part, LiftNumbers numbers, Percent share)
+        implements LoadBasis.Visitor<Optional<LoadBasis>> {
 
     private static final Percent HALF = Percent.of(50);
+
+    /** Half of it. */
+    static ShareOfTheLoad half(Part part, LiftNumbers numbers) {
+        return new ShareOfTheLoad(part, numbers, HALF);
+    }
 
     @Override
     public Optional<LoadBasis> atRpe(LoadBasis.AtRpe at) {
@@ -23,18 +30,18 @@ record HalfTheLoad(Part part, LiftNumbers numbers) implements LoadBasis.Visitor<
         if (max.isEmpty() || part.changing().isPresent()) {
             return Optional.empty();
         }
-        Mass load = numbers.curve().load(max.get(), part.reps(), at.least()).half();
+        Mass load = numbers.curve().load(max.get(), part.reps(), at.least()).times(share);
         Reference of = numbers.workingMax().isPresent() ? Reference.Named.WORKING : Reference.Named.ESTIMATE;
-        Percent share = load.percentOf(numbers.workingMax().orElse(max.get()));
-        return Optional.of(new LoadBasis.Share(of, Percent.of(Deload.halves(share.figure()))));
+        Percent ofMax = load.percentOf(numbers.workingMax().orElse(max.get()));
+        return Optional.of(new LoadBasis.Share(of, Percent.of(Deload.halves(ofMax.figure()))));
     }
 
     @Override
-    public Optional<LoadBasis> share(LoadBasis.Share share) {
-        return share.isOwnBody()
+    public Optional<LoadBasis> share(LoadBasis.Share asked) {
+        return asked.isOwnBody()
                 ? Optional.empty()
                 : Optional.of(new LoadBasis.Share(
-                        share.of(), share.percent().times(HALF), share.most().times(HALF)));
+                        asked.of(), asked.percent().times(share), asked.most().times(share)));
     }
 
     @Override
@@ -44,7 +51,7 @@ record HalfTheLoad(Part part, LiftNumbers numbers) implements LoadBasis.Visitor<
 
     @Override
     public Optional<LoadBasis> fixed(LoadBasis.Fixed fixed) {
-        return Optional.of(new LoadBasis.Fixed(Deload.halves(fixed.load().half(), fixed.unit()), fixed.unit()));
+        return Optional.of(new LoadBasis.Fixed(Deload.halves(fixed.load().times(share), fixed.unit()), fixed.unit()));
     }
 
     @Override
@@ -54,7 +61,7 @@ record HalfTheLoad(Part part, LiftNumbers numbers) implements LoadBasis.Visitor<
 
     @Override
     public Optional<LoadBasis> lastTime(LoadBasis.LastTime last) {
-        return Optional.of(new LoadBasis.Share(Reference.Named.LAST, HALF));
+        return Optional.of(new LoadBasis.Share(Reference.Named.LAST, share));
     }
 
     @Override
