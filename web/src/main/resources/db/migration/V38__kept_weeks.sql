@@ -13,3 +13,6 @@ create table kept_week (
   unique (lifter_id, monday),
   foreign key (club_id, lifter_id) references lifter (club_id, id)
 );
+
+-- The newest of them, so that the lifter's home need not ask.
+alter table lifter add column week_written date;

@@ -22,6 +22,8 @@ public sealed interface Question {
         T topOffTarget(TopOffTarget topOffTarget);
 
         T collapsed(Collapsed collapsed);
+
+        T tooHeavy(TooHeavy tooHeavy);
     }
 
     /** The warm-up already rates what was asked of the top, or moved as slowly: it is the top set. */
@@ -62,6 +64,19 @@ public sealed interface Question {
         @Override
         public <T> T accept(Visitor<T> visitor) {
             return visitor.collapsed(this);
+        }
+    }
+
+    /**
+     * A set of several, with no rating of its own asked for, went to the limit or was missed: the sets to come may be lighter.
+     *
+     * @param load for the sets to come, 2.5 % less or one step of the kit
+     * @param last the number of the last of them
+     */
+    record TooHeavy(TaskKey about, boolean missed, Mass load, int last) implements Question {
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.tooHeavy(this);
         }
     }
 }

@@ -4,8 +4,11 @@ import dev.yarbel.core.effort.RepsInAll;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Part;
+import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails.MissedBy;
 import dev.yarbel.core.session.SessionPlan.SlotPlan;
 import dev.yarbel.core.session.SessionPlan.Task;
 import java.util.List;
@@ -18,6 +21,11 @@ final class Questions {
     private static final int HALVES_FAR_OFF = 3;
     /** A warm-up with this many half repetitions more left than foreseen flew. */
     private static final int HALVES_THAT_FLY = 2;
+
+    /** Half a repetition left and less, where more was to be expected. */
+    private static final int HALVES_TOO_FEW = 1;
+
+    private static final Percent LESS = Percent.of("97.5");
 
     private final Resolver resolver;
     private final FloorRules rules;
@@ -128,6 +136,9 @@ final class Questions {
             return collapsed(slot, last, done);
         }
         boolean lastOfPart = last.task().number() >= slot.prescription().lastSet();
+        if (part.basis().rating().isEmpty() && !lastOfPart) {
+            return tooHeavy(slot, last);
+        }
         if (part.basis().rating().isEmpty() || !lastOfPart || !isATop(slot)) {
             return Optional.empty();
         }
@@ -143,6 +154,30 @@ final class Questions {
                 .flatMap(load -> resolver.kit(last.set().lift()).map(loads -> loads.round(load, resolver.rounding())));
         return Optional.of(
                 new Question.TopOffTarget(last.task(), halves, !last.set().made(), another));
+    }
+
+    /** The rest of straight sets lighter, after one that took all there was; a law decides for itself what follows a miss, and nobody is advised through pain. */
+    private Optional<Question> tooHeavy(SlotPlan slot, DoneSet last) {
+        LiftedSet set = last.set();
+        Part part = slot.prescription().part();
+        boolean hard = !set.made()
+                || set.effort()
+                        .rating()
+                        .filter(rpe -> rpe.halvesLeft() <= HALVES_TOO_FEW)
+                        .isPresent();
+        boolean hurt = set.details().missedBy().filter(MissedBy.PAIN::equals).isPresent();
+        if (!hard
+                || hurt
+                || part.basis().goesOnFromLast()
+                || part.work().straight().isEmpty()
+                || part.is(SetModifier.SPEED)) {
+            return Optional.empty();
+        }
+        return resolver.kit(set.lift())
+                .map(loads -> loads.round(set.load().times(LESS), Rounding.DOWN))
+                .filter(load -> load.isPositive() && load.isLessThan(set.load()))
+                .map(load -> new Question.TooHeavy(
+                        last.task(), !set.made(), load, slot.prescription().lastSet()));
     }
 
     /** Whether a set stands alone, or others of the day hang on it. */

@@ -559,6 +559,36 @@ class OnTheFloorTest {
         assertThat(plan().question()).isEmpty();
     }
 
+    /** Common practice, no source: 2.5 % off the back-offs, or leave them. */
+    @Test
+    void aBackOffThatTookAllThereWasIsAskedAbout() {
+        slot("A", Lift.SQUAT, "1 @8 then 3x5 -20%").lifted("A.1", "177.5", 1, "8");
+        lifted("A.2", "142.5", 5, "9");
+        assertThat(plan().question()).isEmpty();
+        done.remove(1);
+        lifted("A.2", "142.5", 5, "9.5");
+        assertThat(plan().question())
+                .contains(new Question.TooHeavy(TaskKey.work("A", 2), false, Mass.of("137.5", KG), 4));
+        amend("A load 3 137.5kg").amend("A load 4 137.5kg").amend("A go-on A.2");
+        assertThat(load("A.3")).isEqualTo("137.5");
+        assertThat(load("A.4")).isEqualTo("137.5");
+        assertThat(plan().question()).isEmpty();
+        // after the last of them nothing is left to decide
+        lifted("A.3", "137.5", 5, "8").lifted("A.4", "137.5", 5, "10");
+        assertThat(plan().question()).isEmpty();
+    }
+
+    @Test
+    void aMissOfStraightSetsIsAskedAboutUnlessALawDecides() {
+        slot("A", Lift.SQUAT, "3x5 140kg").lifted("A.1", "140", 4, "missed");
+        assertThat(plan().question())
+                .contains(new Question.TooHeavy(TaskKey.work("A", 1), true, Mass.of("135", KG), 3));
+        day.clear();
+        done.clear();
+        slot("A", Lift.SQUAT, "3x5 last +2.5kg").lifted("A.1", "140", 4, "missed");
+        assertThat(plan().question()).isEmpty();
+    }
+
     @Test
     void aLiftThatLoadsAnAcheIsNeverSentHigher() {
         held = Set.of(Lift.SQUAT);

@@ -42,7 +42,7 @@ record SlipLine(
     private static final Set<String> WAYS = Set.of("move-working-max", "next-loads");
 
     /** A rule that is no more is only to be known. */
-    private Urgency urgency() {
+    public Urgency urgency() {
         return Calls.rule(rule).map(CallRule::urgency).orElse(Urgency.NEWS);
     }
 

@@ -28,6 +28,7 @@ class FloorPage {
     private final Strips strips;
     private final SpeedSensors sensors;
     private final FloorWords spoken;
+    private final CoachDecided decided;
     private final Clock clock;
 
     FloorPage(
@@ -37,6 +38,7 @@ class FloorPage {
             Strips strips,
             SpeedSensors sensors,
             FloorWords spoken,
+            CoachDecided decided,
             Clock clock) {
         this.days = days;
         this.writer = writer;
@@ -44,6 +46,7 @@ class FloorPage {
         this.strips = strips;
         this.sensors = sensors;
         this.spoken = spoken;
+        this.decided = decided;
         this.clock = clock;
     }
 
@@ -67,6 +70,7 @@ class FloorPage {
         return htmx.asks()
                 ? page
                 : page.addObject("strip", strips.draw(floor.plan()))
+                        .addObject("decided", decided.lately(floor.plan().lifter()))
                         .addObject("served", clock.millis())
                         .addObject("following", following(floor));
     }

@@ -11,7 +11,6 @@ import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
-import dev.yarbel.web.page.WeekWord;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -34,16 +33,16 @@ class HomeController {
     private final Book book;
     private final FloorWords spoken;
     private final LifterQuestions questions;
-    private final WeekWord weeks;
+    private final CoachDecided decided;
     private final Clock clock;
 
     HomeController(
-            Blocks blocks, Book book, FloorWords spoken, LifterQuestions questions, WeekWord weeks, Clock clock) {
+            Blocks blocks, Book book, FloorWords spoken, LifterQuestions questions, CoachDecided decided, Clock clock) {
         this.blocks = blocks;
         this.book = book;
         this.spoken = spoken;
         this.questions = questions;
-        this.weeks = weeks;
+        this.decided = decided;
         this.clock = clock;
     }
 
@@ -106,11 +105,10 @@ class HomeController {
                                 .min(Comparator.comparing(BlockSummary::start))
                                 .orElse(null))
                 .addObject("said", spoken.lately(lifter))
+                .addObject("decided", decided.lately(lifter))
                 .addObject("questions", questions.open(lifter))
                 .addObject(
-                        "weekWord",
-                        weeks.newest(lifter.clubId(), lifter.id(), today.minusWeeks(2))
-                                .orElse(null))
+                        "weekWord", lifter.weekWrittenSince(today.minusWeeks(2)).orElse(null))
                 .addObject("reasons", SetDetails.MissedBy.values())
                 .addObject("state", state)
                 .addObject("places", Tissue.values())

@@ -12,6 +12,7 @@ import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What a set raised, with the answers to choose from: each is the amendments it makes of the day. */
 final class QuestionAsked implements Question.Visitor<DayDocument.Asked> {
@@ -80,7 +81,50 @@ final class QuestionAsked implements Question.Visitor<DayDocument.Asked> {
         return new DayDocument.Asked(
                 "collapsed",
                 List.of(collapsed.made(), collapsed.expected()),
-                List.of(answer("question.cut", true, stop()), answer("question.go-on", false, List.of(goOn()))));
+                Stream.of(
+                                Optional.of(answer("question.cut", true, stop())),
+                                counted(),
+                                Optional.of(answer("question.go-on", false, List.of(goOn()))))
+                        .flatMap(Optional::stream)
+                        .toList());
+    }
+
+    /** The set counts as the first of those that follow it, and the others are done; empty where none follows. */
+    private Optional<DayDocument.Answer> counted() {
+        List<PrescribedSets> asked = day.amended().day();
+        return asked.stream()
+                .filter(part -> part.isAnsweredBy(about))
+                .findFirst()
+                .flatMap(limit -> asked.stream()
+                        .skip(asked.indexOf(limit) + 1L)
+                        .filter(part -> part.lift().equals(limit.lift()) && part.sets() > 0)
+                        .findFirst())
+                .map(next -> {
+                    int sets = asked.stream()
+                            .filter(part -> part.letter().equals(next.letter()))
+                            .mapToInt(PrescribedSets::sets)
+                            .sum();
+                    return answer(
+                            "question.count-it",
+                            false,
+                            List.of(new Amendment.Shorten(next.letter(), sets - 1), goOn()));
+                });
+    }
+
+    @Override
+    public DayDocument.Asked tooHeavy(Question.TooHeavy heavy) {
+        List<Amendment> lighter = new ArrayList<>();
+        for (int set = about.number() + 1; set <= heavy.last(); set++) {
+            lighter.add(atLoad(set, heavy.load()));
+        }
+        lighter.add(goOn());
+        return new DayDocument.Asked(
+                heavy.missed() ? "too-heavy-missed" : "too-heavy",
+                List.of(),
+                List.of(
+                        said(words.say("question.rest-at", words.load(heavy.load(), unit)), true, lighter),
+                        answer("question.stop", false, stop()),
+                        answer("question.go-on", false, List.of(goOn()))));
     }
 
     private DayDocument.Answer answer(String code, boolean main, List<Amendment> changes) {

@@ -62,6 +62,7 @@ class Lifter {
 
     Instant wordsAt;
     boolean wordsWaiting;
+    LocalDate weekWritten;
 
     String weightClass;
     Integer days;
@@ -209,6 +210,7 @@ class Lifter {
                 demand(),
                 Optional.ofNullable(wordsAt),
                 wordsWaiting,
+                Optional.ofNullable(weekWritten),
                 archivedAt != null);
     }
 

@@ -40,6 +40,7 @@ import java.util.Optional;
  * @param deloadDue what of their life makes a deload due sooner
  * @param wordsAt when words were last said between them and a coach while they lifted
  * @param wordsWaiting those were theirs, and they wait for an answer
+ * @param weekWritten the Monday of the newest week that a coach wrote about
  */
 public record LifterCard(
         long id,
@@ -68,6 +69,7 @@ public record LifterCard(
         Demand.Figures demand,
         Optional<Instant> wordsAt,
         boolean wordsWaiting,
+        Optional<LocalDate> weekWritten,
         boolean archived) {
 
     public LifterCard {
@@ -95,6 +97,11 @@ public record LifterCard(
     /** Whether they asked something since then and wait for an answer. */
     public boolean asksSince(Instant since) {
         return wordsWaiting && spokeSince(since);
+    }
+
+    /** The newest week that a coach wrote about, if it began no longer ago than since then. */
+    public Optional<LocalDate> weekWrittenSince(LocalDate since) {
+        return weekWritten.filter(monday -> !monday.isBefore(since));
     }
 
     /** Whether they may still be under eighteen. */

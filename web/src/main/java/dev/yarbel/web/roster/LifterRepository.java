@@ -52,6 +52,13 @@ interface LifterRepository extends Repository<Lifter, Long> {
 
     long countByClubIdAndCoachIdAndArchivedAtIsNull(long clubId, long coachId);
 
+    /** Notes the newest week that was written about. */
+    @Modifying
+    @Query("""
+            update Lifter l set l.weekWritten = :monday
+            where l.clubId = :clubId and l.id = :id and (l.weekWritten is null or l.weekWritten < :monday)""")
+    void wrote(long clubId, long id, LocalDate monday);
+
     @Modifying
     @Query("update Lifter l set l.wordsAt = :at, l.wordsWaiting = :waits where l.clubId = :clubId and l.id = :id")
     void spoke(long clubId, long id, Instant at, boolean waits);

@@ -31,7 +31,7 @@ public record MiniStrip(List<Mark> marks, double today, double contest, long don
     public record Mark(String kind, double x, int y, double width, int height) {}
 
     /** The strip of a lifter's block; none where there is no block. */
-    static MiniStrip of(InTraining training, LocalDate today) {
+    public static MiniStrip of(InTraining training, LocalDate today) {
         return training.block()
                 .map(block ->
                         of(block, training.sessions(), training.situation().contest(), today))

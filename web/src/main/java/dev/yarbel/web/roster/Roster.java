@@ -216,6 +216,11 @@ public class Roster implements LifterChooser, CoachedLifters {
                 .toList();
     }
 
+    /** Notes that a coach wrote about a lifter's week, which began on that Monday. */
+    public void wrote(LifterCard lifter, LocalDate monday) {
+        lifters.wrote(lifter.clubId(), lifter.id(), monday);
+    }
+
     /** Notes that words were said between a lifter and a coach, and whether the lifter waits for an answer. */
     public void spoke(LifterCard lifter, Instant at, boolean waits) {
         lifters.spoke(lifter.clubId(), lifter.id(), at, waits);

@@ -27,9 +27,4 @@ interface KeptWeekRepository extends Repository<KeptWeek, Long> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select w from KeptWeek w where w.clubId = :clubId and w.lifterId = :lifterId and w.monday = :monday")
     KeptWeek lock(long clubId, long lifterId, LocalDate monday);
-
-    @Query("""
-            select max(w.monday) from KeptWeek w
-            where w.clubId = :clubId and w.lifterId = :lifterId and w.monday >= :since and w.edition > 0""")
-    Optional<LocalDate> newest(long clubId, long lifterId, LocalDate since);
 }

@@ -5,8 +5,8 @@ import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.calls.ToldCalls;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.page.WeekWord;
 import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -17,15 +17,17 @@ import org.springframework.transaction.annotation.Transactional;
 /** Lifters' weeks, and what coaches wrote about them. */
 @Service
 @Transactional
-class Weeks implements WeekWord {
+class Weeks {
 
     private final Blocks blocks;
+    private final Roster roster;
     private final ToldCalls calls;
     private final KeptWeekRepository kept;
     private final Clock clock;
 
-    Weeks(Blocks blocks, ToldCalls calls, KeptWeekRepository kept, Clock clock) {
+    Weeks(Blocks blocks, Roster roster, ToldCalls calls, KeptWeekRepository kept, Clock clock) {
         this.blocks = blocks;
+        this.roster = roster;
         this.calls = calls;
         this.kept = kept;
         this.clock = clock;
@@ -48,12 +50,6 @@ class Weeks implements WeekWord {
         return kept.find(lifter.clubId(), lifter.id(), monday).map(KeptWeek::written);
     }
 
-    @Override
-    @Transactional(readOnly = true)
-    public Optional<LocalDate> newest(long clubId, long lifterId, LocalDate since) {
-        return kept.newest(clubId, lifterId, since);
-    }
-
     /**
      * Keeps what a coach wrote about a week.
      *
@@ -68,6 +64,7 @@ class Weeks implements WeekWord {
         }
         if (!row.words().equals(words)) {
             row.write(words, clock.instant(), coach.personName());
+            roster.wrote(lifter, monday);
         }
     }
 }
