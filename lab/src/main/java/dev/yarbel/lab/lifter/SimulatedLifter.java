@@ -47,7 +47,6 @@ public final class SimulatedLifter {
     private static final double BARE = 0.94;
     private static final double GUESS_OF_THE_COACH = 0.03;
     private static final double TEST_OFF = 0.02;
-    private static final double MORE_THAN_FOUR = 4.25;
     private static final int[] TRAINING_DAYS = {0, 2, 4};
     private static final List<List<Lift>> SESSIONS = List.of(
             List.of(Lift.SQUAT, Lift.BENCH_PRESS),
@@ -233,7 +232,7 @@ public final class SimulatedLifter {
         double borrowed = asked > 1 ? today * (1 + of.flatters()) : today;
         double can = of.curve().repsAt(load / borrowed, of.steepness());
         int done = (int) Math.min(asked, Math.floor(can));
-        Effort said = done < asked ? new Effort.Missed() : said(can - done + of.bias());
+        Effort said = done < asked ? new Effort.Missed() : traits.said(can - done + of.bias(), random);
         boolean slip = random.nextDouble() < traits.slips();
         boolean unit = slip && random.nextBoolean();
         int reps = slip && !unit && done > 2 ? done - 2 : done;
@@ -258,22 +257,6 @@ public final class SimulatedLifter {
                 (int) Math.max(1, Math.floor(of.curve().repsAt(load / (today * (1 + of.flatters())), of.steepness())));
         return new LiftedSet(lift, mass(load), done, Effort.rated(Rpe.LIMIT))
                 .with(SetDetails.NONE.proven(SetDetails.Proof.LIMIT_SET));
-    }
-
-    /** A rating in halves, with a tail heavier than the bell's: of four degrees of freedom. */
-    private Effort said(double felt) {
-        double spread = traits.noise() + 0.25 * Math.max(0, felt);
-        double chi = 0;
-        for (int i = 0; i < 4; i++) {
-            double each = random.nextGaussian();
-            chi += each * each;
-        }
-        double says = felt + spread * random.nextGaussian() / Math.sqrt(chi / 4);
-        if (says > MORE_THAN_FOUR) {
-            return new Effort.MoreThanFourLeft();
-        }
-        int halves = (int) Math.max(0, Math.round(2 * says));
-        return new Effort.Rated(Rpe.withHalvesLeft(halves));
     }
 
     private static Mass mass(double kg) {

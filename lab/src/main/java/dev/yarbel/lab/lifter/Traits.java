@@ -1,5 +1,7 @@
 package dev.yarbel.lab.lifter;
 
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.lift.Lift;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,6 +43,7 @@ record Traits(
         }
     }
 
+    private static final double MORE_THAN_FOUR = 4.25;
     private static final Map<Lift, Double> OF_THE_SQUAT =
             Map.of(Lift.SQUAT, 1.0, Lift.BENCH_PRESS, 0.68, Lift.DEADLIFT, 1.18);
 
@@ -69,5 +72,21 @@ record Traits(
                 0.03 + 0.1 * random.nextDouble(),
                 0.01,
                 0.02);
+    }
+
+    /** A rating in halves of what is felt to be left, with a tail heavier than the bell's: of four degrees of freedom. */
+    Effort said(double felt, RandomGenerator random) {
+        double spread = noise + 0.25 * Math.max(0, felt);
+        double chi = 0;
+        for (int i = 0; i < 4; i++) {
+            double each = random.nextGaussian();
+            chi += each * each;
+        }
+        double says = felt + spread * random.nextGaussian() / Math.sqrt(chi / 4);
+        if (says > MORE_THAN_FOUR) {
+            return new Effort.MoreThanFourLeft();
+        }
+        int halves = (int) Math.max(0, Math.round(2 * says));
+        return new Effort.Rated(Rpe.withHalvesLeft(halves));
     }
 }

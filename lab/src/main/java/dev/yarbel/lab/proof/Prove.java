@@ -18,6 +18,7 @@ public final class Prove {
     private static final long[] REPORTED_FROM = {1_000_000, 2_000_000, 3_000_000};
 
     private static final int LIFTERS = 200;
+    private static final int COACHED = 100;
     private static final int WEEKS = 52;
     private static final double JUMP = 0.03;
     /** The row of the estimate in a table of methods, and the last of its head. */
@@ -78,7 +79,14 @@ public final class Prove {
                         .table(),
                 kit(),
                 notices,
-                StandingMaxProof.of(StandingMaxProof.ablations(), lives).ablationTable());
+                StandingMaxProof.of(StandingMaxProof.ablations(), lives).ablationTable(),
+                calls());
+    }
+
+    /** What the calls are worth. */
+    private static String calls() {
+        CallsProof calls = CallsProof.of(REPORTED_FROM[0], COACHED);
+        return calls.table() + "\n" + calls.deloads() + "\n" + calls.aims();
     }
 
     /** What a set to the limit now and then is worth: the same lifters with and without. */
@@ -117,7 +125,7 @@ public final class Prove {
     }
 
     private static final String TEXT = """
-            # What the estimates are worth
+            # What the estimates and the calls are worth
 
             Written by `./yarbel prove`, which gives the same figures each time. The lifters are simulated: of nobody alive is the
             true max known from week to week. What is assumed of them stands in
@@ -182,6 +190,19 @@ public final class Prove {
             ## What each part of the estimate is worth
 
             The same lifters, with one part taken out at a time.
+
+            %s
+            ## What the calls are worth
+
+            100 lifters from seed 1000000, 24 weeks each, the same lifters under each way of planning. These lifters become what they are made to do
+            ([`TrainedLifter`](../../lab/src/main/java/dev/yarbel/lab/lifter/TrainedLifter.java)): what a set gives and what it takes depends on how many
+            repetitions were left, what is taken adds up, and beyond what one can bear it takes from every lift until it is rested off. Some weeks life takes
+            as well. Each session asks of two lifts for a set of three with two left, then three sets of five with three left. Under Yarbel the three is asked
+            for by its rating, its load is what the estimate makes of it, and the fives stand in percent of the working max, or at a rating too; the rules of
+            judgement are asked after each session, and what they propose is taken as it stands, the deload among it, or left. The others hang on
+            the max that was tested before the first day, or on how the next set feels, judged with the same unsure and leaning sense that sets are rated with;
+            each of them takes every sixth week easy. A set is on target with one repetition more or less left than was wanted; easy weeks are not
+            counted. What the calls cannot be blamed or praised for: what the lifters are like is invented, above all how fatigue builds up.
 
             %s""";
 }
