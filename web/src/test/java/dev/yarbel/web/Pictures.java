@@ -28,11 +28,6 @@ class Pictures {
             browser.waitFor(d -> browser.all(".now.local").isEmpty() ? true : null);
             browser.scrollTo(".topbar");
             browser.picture(FOLDER.resolve("floor.png"));
-            browser.type("input[name=load]", "182.5");
-            browser.click(".picker button[value='8']");
-            browser.waitForText(".slots article:nth-child(2)", "under the 182.5 kg you lifted");
-            browser.scrollTo(".topbar");
-            browser.picture(FOLDER.resolve("back-offs.png"));
 
             browser.open("/lifters/1/home").picture(FOLDER.resolve("home.png"));
 
@@ -60,6 +55,7 @@ class Pictures {
             browser.picture(FOLDER.resolve("calls.png"));
             deload(browser);
             browser.open("/calls/rules").picture(FOLDER.resolve("rules.png"));
+            browser.open("/lifters/1/week").picture(FOLDER.resolve("week.png"));
             floor(browser);
         }
     }
