@@ -1,5 +1,6 @@
 package dev.yarbel.web.calls;
 
+import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.roster.LifterCard;
@@ -37,6 +38,12 @@ public class ToldCalls {
 
         public boolean isOpen() {
             return answer.equals(Slip.Status.OPEN.name());
+        }
+
+        /** Whether somebody is to decide about it and nobody did; what is only to be known waits for nobody. */
+        public boolean waits() {
+            return isOpen()
+                    && Calls.rule(rule).filter(found -> !found.isQuiet()).isPresent();
         }
 
         /** Whether the answer changed something. */

@@ -107,7 +107,9 @@ class WeekController {
         model.put("view", view);
         model.put("written", written.orElse(null));
         model.put("edition", written.map(KeptWeek.Written::edition).orElse(0));
-        model.put("told", written.map(KeptWeek.Written::words).orElseGet(() -> draft.of(lifter, view)));
+        String drafted = person.isCoach() ? draft.of(lifter, view) : "";
+        model.put("draft", drafted);
+        model.put("told", written.map(KeptWeek.Written::words).orElse(drafted));
         model.put("coach", person.isCoach());
         model.put("zone", person.zone());
         model.put("inReach", inReach);

@@ -135,7 +135,11 @@ class WeekTest {
         mvc.perform(get(club.url("/home")).with(club.asLifter()))
                 .andExpect(org.springframework.test.web.servlet.result.MockMvcResultMatchers.content()
                         .string(containsString("week?from=" + MONDAY)));
-        assertThat(draft(page(club.asCoach(), "?from=" + MONDAY))).isEqualTo("Strong week.\n\nSleep more.");
+        Document kept = page(club.asCoach(), "?from=" + MONDAY);
+        assertThat(draft(kept)).isEqualTo("Strong week.\n\nSleep more.");
+        assertThat(kept.select("details .told").text()).contains("1 of 1 sessions done");
+        assertThat(page(club.asLifter(), "?from=" + MONDAY).select("main details"))
+                .isEmpty();
     }
 
     /** Two windows, or two coaches: nothing that somebody wrote is written over unseen. */
@@ -148,7 +152,7 @@ class WeekTest {
                 .getResponse()
                 .getContentAsString());
         assertThat(draft(refused)).isEqualTo("Second.");
-        assertThat(refused.select(".told").text()).isEqualTo("First.");
+        assertThat(refused.select(".kept").text()).isEqualTo("First.");
         assertThat(refused.select("#week-week-says, #week-words-says").text()).contains("meanwhile");
         write("Second.", Integer.parseInt(refused.select("input[name=edition]").val()))
                 .andExpect(status().is3xxRedirection());
