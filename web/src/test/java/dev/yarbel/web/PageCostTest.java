@@ -63,6 +63,7 @@ class PageCostTest {
             "/calls/judged",
             "/kit/" + club.gym,
             base + "/plan",
+            base + "/plan/wake",
             base + "/floor",
             base + "/floor?cards=yes",
             base + "/floor/side",

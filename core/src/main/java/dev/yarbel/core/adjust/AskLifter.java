@@ -2,15 +2,15 @@ package dev.yarbel.core.adjust;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import java.util.Optional;
 
 /**
  * The proposal to ask the lifter about a set before anything is concluded from it; everything stays as it is planned.
  *
  * @param about the set
+ * @param otherLoad what its load may have been, where that is the question and anybody can say
  */
-public record AskLifter(Lift lift, Asking asking, SeenSet about) implements Proposal {
+public record AskLifter(Lift lift, Asking asking, SeenSet about, Optional<Mass> otherLoad) implements Proposal {
 
     /** What is asked. */
     public enum Asking {
@@ -18,23 +18,15 @@ public record AskLifter(Lift lift, Asking asking, SeenSet about) implements Prop
         WHAT_HAPPENED,
         /** Whether its load was written in the other unit. */
         WHICH_UNIT,
+        /** Whether its load was written without the bar. */
+        WITH_THE_BAR,
         /** Why fewer sets are logged than were asked for: cut, or not all logged. */
         HOW_MANY_SETS
     }
 
-    /**
-     * The load it may have been, were it written in the other unit: of the two the one nearer to what was asked for. Empty where
-     * that is not the question, or nobody knows what was asked for.
-     */
-    public Optional<Mass> otherLoad() {
-        if (asking != Asking.WHICH_UNIT) {
-            return Optional.empty();
-        }
-        Mass load = about.set().load();
-        Mass pounds = Mass.of(load.in(MassUnit.KG), MassUnit.LB);
-        Mass kilograms = Mass.of(load.in(MassUnit.LB), MassUnit.KG);
-        return about.askedLoad()
-                .map(asked -> pounds.distanceTo(asked).isLessThan(kilograms.distanceTo(asked)) ? pounds : kilograms);
+    /** A question that is about no load. */
+    AskLifter(Lift lift, Asking asking, SeenSet about) {
+        this(lift, asking, about, Optional.empty());
     }
 
     @Override

@@ -12,6 +12,7 @@ public final class Calls {
             new PainNoted(),
             new AcheCleared(),
             new UnitSlip(),
+            new BarLeftOut(),
             new BackFromBreak(),
             new MissedOutright(),
             new MissedReps(),

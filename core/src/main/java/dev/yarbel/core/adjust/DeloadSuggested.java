@@ -47,7 +47,7 @@ final class DeloadSuggested implements CallRule {
                 .readiness()
                 .filter(readiness -> !readiness.isMeant()
                         && BigDecimal.valueOf(readiness.sources()).compareTo(threshold) >= 0)
-                .flatMap(readiness -> DeloadWeek.of(subject.plan(), style(readiness), readiness.sources())
+                .flatMap(readiness -> DeloadWeek.soonest(subject.plan(), style(readiness), readiness.sources())
                         .map(deload -> Finding.of(this, new Evidence.Tired(readiness), deload)))
                 .stream()
                 .toList();

@@ -15,8 +15,15 @@ import java.util.Optional;
  * @param asked what its day asked for when its first set was logged; empty where nobody planned it
  * @param done its sets in the order they were lifted
  * @param pain where it hurt, in the lifter's words
+ * @param countSaid whether the lifter said what became of sets that are more or fewer than asked
  */
-public record SeenSession(LocalDate date, Optional<AskedDay> asked, List<DoneSet> done, Optional<String> pain) {
+public record SeenSession(
+        LocalDate date, Optional<AskedDay> asked, List<DoneSet> done, Optional<String> pain, boolean countSaid) {
+
+    /** One of which nobody said anything about the number of its sets. */
+    public SeenSession(LocalDate date, Optional<AskedDay> asked, List<DoneSet> done, Optional<String> pain) {
+        this(date, asked, done, pain, false);
+    }
 
     public SeenSession {
         done = List.copyOf(done);

@@ -8,7 +8,7 @@ import java.util.Optional;
 
 /**
  * Fewer sets of the lift are logged than its day asked for, and nothing in the log says why: miscounted or cut? (common practice,
- * no source). A miss, a rating over its target, pain or the lifter's own words are reason enough, and nobody is asked.
+ * no source). What the lifter said of it when they ended the session, a miss, a rating over its target, pain or a note are reason enough, and nobody is asked.
  */
 final class SetsUnlike implements CallRule {
 
@@ -60,6 +60,7 @@ final class SetsUnlike implements CallRule {
 
     private static boolean isExplained(Subject subject, List<SeenSet> work) {
         return subject.session().pain().isPresent()
+                || subject.session().countSaid()
                 || work.stream()
                         .anyMatch(set -> !set.set().made()
                                 || set.set().details().note().isPresent()

@@ -42,7 +42,16 @@ final class UnitSlip implements CallRule {
                 : List.of(Finding.of(
                         this,
                         new Evidence.Sets(slips),
-                        new AskLifter(subject.lift(), Asking.WHICH_UNIT, slips.get(0))));
+                        new AskLifter(subject.lift(), Asking.WHICH_UNIT, slips.get(0), otherLoad(slips.get(0)))));
+    }
+
+    /** What the load comes to in the other unit: of the two the one nearer to what was asked for. */
+    private static Optional<Mass> otherLoad(SeenSet set) {
+        Mass load = set.set().load();
+        Mass pounds = Mass.of(load.in(MassUnit.KG), MassUnit.LB);
+        Mass kilograms = Mass.of(load.in(MassUnit.LB), MassUnit.KG);
+        return set.askedLoad()
+                .map(asked -> pounds.distanceTo(asked).isLessThan(kilograms.distanceTo(asked)) ? pounds : kilograms);
     }
 
     /** Whether a set was perhaps written in the other unit, as long as nobody set another threshold. */

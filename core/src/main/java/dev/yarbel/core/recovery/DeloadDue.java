@@ -37,6 +37,11 @@ public record DeloadDue(
         return new DeloadDue(level, dieting, hardJob, sleep, muchStress, birthYear);
     }
 
+    /** Whether they sleep less than six and a half hours a night. */
+    public boolean isShortOfSleep() {
+        return sleep.filter(hours -> hours < SHORT_SLEEP).isPresent();
+    }
+
     /** In the year of a day. */
     public int weeks(LocalDate today) {
         int weeks = mastery.map(level -> switch (level) {
@@ -47,7 +52,7 @@ public record DeloadDue(
                 .orElse(USUAL);
         int sooner = (dieting ? 1 : 0)
                 + (hardJob ? 1 : 0)
-                + (sleep.filter(hours -> hours < SHORT_SLEEP).isPresent() ? 1 : 0)
+                + (isShortOfSleep() ? 1 : 0)
                 + (muchStress ? 1 : 0)
                 + (birthYear.filter(year -> today.getYear() - year >= OLDER).isPresent() ? 1 : 0);
         return Math.max(LEAST, weeks - sooner);

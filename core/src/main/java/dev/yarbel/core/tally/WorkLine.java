@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param load empty where it cannot be said
  * @param share of today's estimate, else of the working max
  * @param hardSets how many of the sets are hard
+ * @param nearLimit one of them rates 8 or more, by what was said, asked for, or is to be expected
  */
 public record WorkLine(
         int week,
@@ -32,7 +33,10 @@ public record WorkLine(
         Optional<Mass> load,
         Optional<Percent> share,
         int hardSets,
+        boolean nearLimit,
         boolean done) {
+
+    private static final Rpe EIGHT = Rpe.of(8);
 
     /** What a part of a plan asks for. */
     static WorkLine planned(
@@ -55,6 +59,7 @@ public record WorkLine(
                         ? share(load.map(Demand.of(prescription, numbers)::plain), numbers)
                         : Optional.empty(),
                 part.work().isPreparation() ? 0 : hardSets,
+                !part.work().isPreparation() && isNearLimit(part, load, numbers),
                 false);
     }
 
@@ -70,7 +75,25 @@ public record WorkLine(
                 load,
                 share(load, numbers),
                 HardSets.isHard(set, numbers) ? 1 : 0,
+                !set.made()
+                        || set.ratingOnRecord()
+                                .filter(rating -> rating.compareTo(EIGHT) >= 0)
+                                .isPresent(),
                 true);
+    }
+
+    private static boolean isNearLimit(Part part, Optional<Mass> load, LiftNumbers numbers) {
+        Optional<Rpe> rating = part.basis().rating().or(part.work()::climbsTo);
+        if (rating.isPresent()) {
+            return rating.get().compareTo(EIGHT) >= 0;
+        }
+        return part.work().isToLimit()
+                || part.work().countsReps()
+                        && numbers.estimate()
+                                .or(numbers::workingMax)
+                                .flatMap(max -> load.filter(
+                                        mass -> !mass.isLessThan(numbers.curve().load(max, part.reps(), EIGHT))))
+                                .isPresent();
     }
 
     private static Optional<Percent> share(Optional<Mass> load, LiftNumbers numbers) {

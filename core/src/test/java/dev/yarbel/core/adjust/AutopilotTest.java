@@ -72,7 +72,7 @@ class AutopilotTest {
                         subject.work().get(0)),
                 new NextLoads(subject.lift(), Percent.of("97.5"), List.of()),
                 new SwapLift(subject.lift(), subject.lift(), List.of(), Optional.empty()),
-                new DeloadWeek(1, Deload.OFF, true, 1))) {
+                new DeloadWeek(1, Deload.OFF, true, Optional.empty(), 1))) {
             assertThat(proposal.isSmall()).isFalse();
         }
     }

@@ -5,6 +5,7 @@ import static dev.yarbel.core.adjust.CallScene.squat;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Edited;
 import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.SlotId;
@@ -18,6 +19,7 @@ import dev.yarbel.core.recovery.Readiness.Advice;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.shape.Deload;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -53,7 +55,7 @@ class DeloadSuggestedTest {
         Readiness three = speaking(Advice.NOW, Kind.MISSES, Kind.DUE, Kind.STAGNATION);
         assertThat(look(three, "3")).singleElement().satisfies(finding -> {
             assertThat(finding.evidence()).isEqualTo(new Evidence.Tired(three));
-            assertThat(finding.proposal()).isEqualTo(new DeloadWeek(1, Deload.HALF_SETS, true, 3));
+            assertThat(finding.proposal()).isEqualTo(new DeloadWeek(1, Deload.HALF_SETS, true, Optional.empty(), 3));
         });
         assertThat(look(three, "4")).isEmpty();
     }
@@ -115,6 +117,34 @@ class DeloadSuggestedTest {
                             .load());
         });
         assertThat(deload.size()).isEqualTo(Percent.of(3));
+    }
+
+    /** Signs in week two of a block whose deload stands in week four: it comes now, and no second one is put in. */
+    @Test
+    void aDeloadThatIsPlannedSoonComesNow() {
+        PlanAhead open = scene().plan();
+        List<BlockWeek> shape = new ArrayList<>(open.block().shape());
+        shape.set(2, shape.get(2).asDeload());
+        Block planned = open.block().with(open.block().days(), shape);
+        PlanAhead plan = new PlanAhead(
+                planned,
+                open.resolver(),
+                open.log(),
+                open.lifted(),
+                Projection.of(planned, open.resolver(), open.log()),
+                TODAY);
+        DeloadWeek deload = DeloadWeek.soonest(plan, Deload.HALF_SETS, 3).orElseThrow();
+        assertThat(deload.movedFrom()).contains(2);
+        Edited edited = deload.edit(plan, planned, () -> SlotId.NEW).apply(planned, Lifted.NOTHING);
+        assertThat(edited.block().weeks()).isEqualTo(3);
+        assertThat(edited.block().shape().get(1).deload()).isTrue();
+        assertThat(edited.block().shape().get(2).deload()).isFalse();
+        assertThat(dose(edited.block(), 1)).isEqualTo(dose(planned, 2));
+        assertThat(dose(edited.block(), 2)).isEqualTo(dose(planned, 1));
+        assertThat(edited.back().apply(edited.block(), Lifted.NOTHING).block()).isEqualTo(planned);
+        // where none is planned soon one is put in
+        assertThat(DeloadWeek.soonest(open, Deload.HALF_SETS, 3).orElseThrow().inserted())
+                .isTrue();
     }
 
     @Test

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.adjust.AskLifter.Asking;
 import dev.yarbel.core.lift.Lift;
+import java.math.BigDecimal;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -14,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class LogSlipsTest {
 
     private static final CallRule SETS_UNLIKE = new SetsUnlike();
+    private static final CallRule BAR_LEFT_OUT = new BarLeftOut();
     private static final CallRule BIG_JUMP = new BigJump();
     private static final CallRule FASTER = new Faster();
 
@@ -48,10 +51,48 @@ class LogSlipsTest {
                 .isEmpty();
     }
 
+    /** Who said it when they ended the session is not asked again. */
+    @Test
+    void whatWasSaidAtTheEndOfTheSessionIsReasonEnough() {
+        Subject subject = squat().lifted(1, "3x5 75%", "150x5 7", "150x5 7").subject();
+        SeenSession told = subject.session();
+        SeenSession said = new SeenSession(told.date(), told.asked(), told.done(), told.pain(), true);
+        assertThat(SETS_UNLIKE.look(
+                        new Subject(subject.lift(), subject.known(), subject.plan(), List.of(said), List.of()),
+                        BigDecimal.ONE))
+                .isEmpty();
+    }
+
     @Test
     void openWorkAndSessionsNobodyPlannedAskForNoNumberOfSets() {
         assertThat(squat().lifted(1, "", "150x5 7").look(SETS_UNLIKE)).isEmpty();
         assertThat(squat().lifted(1, "5+ 75%", "150x8 9").look(SETS_UNLIKE)).isEmpty();
+    }
+
+    /** The plates were counted and the 20 kg bar was not. */
+    @ParameterizedTest
+    @CsvSource({
+        // rated as hard as 180 would be
+        "200, 1 @8 | 180, 160x1 8, true",
+        // rated as light as it would be
+        "200, 1 @8 | 180, 160x1 easy, false",
+        // no bar's mass from what was asked for
+        "200, 1 @8 | 180, 165x1 8, false",
+        "200, 1 @8 | 180, 180x1 8, false",
+        // nothing is known to hold it against
+        "'',  1 @8 | 180, 160x1 8, false"
+    })
+    void platesWithoutTheBarAreAskedAbout(String estimate, String dose, String set, boolean found) {
+        CallScene scene = squat().lifted(1, dose, set);
+        if (estimate.isEmpty()) {
+            scene.unknown();
+        } else {
+            scene.estimate(estimate, estimate);
+        }
+        assertThat(scene.look(BAR_LEFT_OUT)).hasSize(found ? 1 : 0);
+        assertThat(scene.look(BAR_LEFT_OUT))
+                .allSatisfy(finding ->
+                        assertThat(((AskLifter) finding.proposal()).otherLoad()).contains(kg("180")));
     }
 
     @ParameterizedTest

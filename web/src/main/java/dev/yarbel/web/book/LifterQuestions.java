@@ -11,7 +11,6 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -29,24 +28,16 @@ public class LifterQuestions {
     /** The load stands as it was written. */
     public static final String AS_WRITTEN = "AS_WRITTEN";
 
-    /** It was written in the other unit. */
-    public static final String OTHER_UNIT = "OTHER_UNIT";
-
-    /** Sets were left out. */
-    public static final String CUT = "CUT";
-
-    /** All sets were done, and not all logged. */
-    public static final String NOT_LOGGED = "NOT_LOGGED";
+    /** It was written in the other unit, or without the bar. */
+    public static final String OTHER_LOAD = "OTHER_LOAD";
 
     private final LifterQuestionRepository questions;
     private final Sessions sessions;
-    private final Words words;
     private final Clock clock;
 
-    LifterQuestions(LifterQuestionRepository questions, Sessions sessions, Words words, Clock clock) {
+    LifterQuestions(LifterQuestionRepository questions, Sessions sessions, Clock clock) {
         this.questions = questions;
         this.sessions = sessions;
-        this.words = words;
         this.clock = clock;
     }
 
@@ -100,21 +91,27 @@ public class LifterQuestions {
     /**
      * Answers a question; one that was answered meanwhile stays as it was answered.
      *
-     * @param answer why it was missed, or which unit it was
-     * @param more words, to stand beside the set
+     * @param answer why it was missed, which load it was, or what became of the sets
+     * @param words more of it, to stand beside the set
      * @throws NotFoundException when there is no such question
      * @throws UnreadableException when that is no answer to it, or the words are too long
      */
-    public void answer(Person person, LifterCard lifter, long id, String answer, Optional<String> more) {
+    public void answer(Person person, LifterCard lifter, long id, String answer, Optional<String> words) {
         LifterQuestion question =
                 questions.lock(lifter.clubId(), lifter.id(), id).orElseThrow(NotFoundException::new);
         if (question.isOpen()) {
+            if (question.kind() == Asking.HOW_MANY_SETS) {
+                sessions.count(
+                        lifter,
+                        question.sessionId(),
+                        Reading.find(SessionRatings.CountSaid.class, answer).orElseThrow(LifterQuestions::noAnswer));
+            }
             sessions.correct(
                     person,
                     lifter,
                     question.sessionId(),
                     question.task(),
-                    set -> noted(answered(question, set, answer), said(question, answer, more)));
+                    set -> noted(answered(question, set, answer), words));
             question.answer(answer, clock.instant());
         }
     }
@@ -124,10 +121,10 @@ public class LifterQuestions {
             case WHAT_HAPPENED ->
                 set.with(set.details()
                         .missed(Reading.find(MissedBy.class, answer).orElseThrow(LifterQuestions::noAnswer)));
-            case WHICH_UNIT ->
+            case WHICH_UNIT, WITH_THE_BAR ->
                 switch (answer) {
                     case AS_WRITTEN -> set;
-                    case OTHER_UNIT ->
+                    case OTHER_LOAD ->
                         new LiftedSet(
                                 set.lift(),
                                 question.otherLoad().orElseThrow(LifterQuestions::noAnswer),
@@ -136,21 +133,9 @@ public class LifterQuestions {
                                 set.details());
                     default -> throw noAnswer();
                 };
-            case HOW_MANY_SETS -> {
-                if (!answer.equals(CUT) && !answer.equals(NOT_LOGGED)) {
-                    throw noAnswer();
-                }
-                yield set;
-            }
+            // how many there were is said of the session
+            case HOW_MANY_SETS -> set;
         };
-    }
-
-    /** What is written beside the set: how many sets there were stands nowhere else. */
-    private Optional<String> said(LifterQuestion question, String answer, Optional<String> own) {
-        return question.kind() == Asking.HOW_MANY_SETS
-                ? Optional.of(words.say("question.sets." + answer)
-                        + own.map(more -> " " + more).orElse(""))
-                : own;
     }
 
     private static UnreadableException noAnswer() {

@@ -41,7 +41,7 @@ public record SessionLog(
 
     /** As rules of judgement see it. */
     public SeenSession seen() {
-        return new SeenSession(date, asked, sets, pain);
+        return new SeenSession(date, asked, sets, pain, ratings.countSaid().isPresent());
     }
 
     /** The sets alone, as estimates need them: what was said of a warm-up says nothing. */

@@ -100,6 +100,11 @@ public class SessionRatings {
         return Optional.ofNullable(minutes);
     }
 
+    /** The same said later on. */
+    void count(CountSaid said) {
+        countSaid = said;
+    }
+
     public Optional<CountSaid> countSaid() {
         return Optional.ofNullable(countSaid);
     }

@@ -338,6 +338,14 @@ public class Sessions {
         correct(person, lifter, begun(lifter, day), done);
     }
 
+    /** Keeps what became of sets that are more or fewer than planned, as the lifter says of it later on. */
+    void count(LifterCard lifter, long number, SessionRatings.CountSaid said) {
+        sessions.findByClubIdAndId(lifter.clubId(), number)
+                .orElseThrow(NotFoundException::new)
+                .ratings()
+                .count(said);
+    }
+
     /**
      * Corrects a set as its lifter said; whoever looked at the session looks again, even where it stands as it was.
      *

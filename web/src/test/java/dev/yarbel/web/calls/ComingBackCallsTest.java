@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.book.SessionRatings;
 import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -99,7 +100,7 @@ class ComingBackCallsTest extends OnCalls {
     }
 
     @Test
-    void missingSetsAreAskedAboutAndTheAnswerStandsBesideTheSet() throws Exception {
+    void missingSetsAreAskedAboutAndTheAnswerStandsInTheLog() throws Exception {
         club = clubs.club("squat 3x5 70%");
         session(0, List.of("squat 3x5 70%|140"), "A 140x5 7", "A 140x5 7");
         answer(slip("sets-unlike"), "take").andExpect(redirectedUrl("/calls"));
@@ -127,7 +128,8 @@ class ComingBackCallsTest extends OnCalls {
                         .set()
                         .details()
                         .note())
-                .contains("Left sets out. the gym closed");
+                .contains("the gym closed");
+        assertThat(club.plan().standing().log().get(0).ratings().countSaid()).contains(SessionRatings.CountSaid.CUT);
         // now the log says why, and nobody asks again
         assertThat(queue()).extracting(SlipLine::rule).doesNotContain("sets-unlike");
     }

@@ -414,7 +414,7 @@ class RulesOfJudgementTest extends OnCalls {
         answer(slip("unit-slip"), "take");
         Document home = home();
         assertThat(home.select("button[name=answer]").eachText()).containsExactly("It was 330 kg", "It was 330 lb");
-        say(home.select("form[action*=questions]").attr("action"), "answer", "OTHER_UNIT");
+        say(home.select("form[action*=questions]").attr("action"), "answer", "OTHER_LOAD");
         assertThat(club.plan().session(0, 1).orElseThrow().sets().get(1).set().load())
                 .isEqualTo(Mass.ofLb(330));
         assertThat(queue()).extracting(SlipLine::rule).doesNotContain("unit-slip");

@@ -107,7 +107,7 @@ class MorningTest {
     @Test
     void whoeverIsOnPlanIsSaidToBe() throws Exception {
         lift("8", UUID.randomUUID());
-        floor("/finish", "left", "99");
+        floor("/finish", "left", "99", "count", "MISCOUNTED");
         assertThat(line().select(".needs .nothing")).isEmpty();
         jdbc.sql("update training_session set plan_week = 0 where lifter_id = ?")
                 .param(club.lifter.id())

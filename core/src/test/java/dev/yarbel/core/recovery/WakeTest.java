@@ -1,0 +1,248 @@
+package dev.yarbel.core.recovery;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.equipment.Kits;
+import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.session.KitInUse;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.session.Numbers;
+import dev.yarbel.core.session.Projection;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.tally.BlockTally;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** How days trail their recovery. The figures are common practice (no source) where nothing else is said. */
+class WakeTest {
+
+    private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
+
+    /** A block of so many weeks; each day like {@code 0 squat 3x5 85%}, several slots with a comma between. */
+    private static Block block(int weeks, String... days) {
+        List<TrainingDay> training = new ArrayList<>();
+        for (String day : days) {
+            String[] parts = day.split(" ", 2);
+            List<Slot> slots = new ArrayList<>();
+            for (String slot : parts[1].split(", ")) {
+                String[] words = slot.split(" ", 2);
+                slots.add(new Slot(
+                        String.valueOf((char) ('A' + slots.size())),
+                        new Lift(words[0]),
+                        Collections.nCopies(weeks, Optional.of(Dose.parse(words[1])))));
+            }
+            training.add(new TrainingDay("Day " + training.size(), Integer.parseInt(parts[0]), slots));
+        }
+        return new Block(MONDAY, weeks, training);
+    }
+
+    private static Wake wake(Block block, Recovers lifter) {
+        LiftNumbers of200 = new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT);
+        Map<Lift, LiftNumbers> numbers =
+                Map.of(Lift.SQUAT, of200, Lift.DEADLIFT, of200, Lift.BENCH_PRESS, of200, Lift.OVERHEAD_PRESS, of200);
+        Resolver resolver = new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(numbers));
+        Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
+        BlockTally tally = BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD);
+        return Wake.of(block, tally.lines(), Catalogue.STANDARD, RecoveryFigures.START, lifter, practised -> false);
+    }
+
+    private static Wake wake(Block block) {
+        return wake(block, Recovers.UNKNOWN);
+    }
+
+    private static Wake.Trail trail(String slot) {
+        return wake(block(1, "0 " + slot)).trails().get(0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "squat 3x5 60%,    LIGHT,   29",
+        "squat 2x5 80%,    MEDIUM,  59",
+        "squat 3x3 85%,    HARD,    84",
+        "squat 2x3 85%,    MEDIUM,  59",
+        "squat 3x5 @8,     HARD,    84",
+        "squat 1x1 90%,    MAXIMAL, 109",
+        "deadlift 3x3 85%, HARD,    120",
+        "bench-press 3x3 85%,    HARD, 60",
+        "overhead-press 3x3 85%, HARD, 60"
+    })
+    void aDayIsLightMediumHardOrMaximalAndTrailsItsHours(String slot, DayStrain strain, int hours) {
+        assertThat(trail(slot).strain()).isEqualTo(strain);
+        assertThat(trail(slot).hours()).isEqualTo(hours);
+    }
+
+    @Test
+    void whoTheyAreAndWhatTheBlockIsForMakeItLongerOrShorter() {
+        Block squat = block(1, "0 squat 3x3 85%");
+        assertThat(wake(squat, lifter(Mastery.BEGINNER)).trails().get(0).hours())
+                .isEqualTo(59);
+        assertThat(wake(squat, lifter(Mastery.ADVANCED)).trails().get(0).hours())
+                .isEqualTo(101);
+        Block muscle = squat.with(squat.days(), List.of(BlockWeek.of(Phase.MUSCLE)));
+        assertThat(wake(muscle).trails().get(0).hours()).isEqualTo(71);
+        Block peak = squat.with(squat.days(), List.of(BlockWeek.of(Phase.PEAK)));
+        Wake.Trail longer = wake(peak).trails().get(0);
+        assertThat(longer.hours()).isEqualTo(101);
+        assertThat(longer.why()).extracting(Recovers.Factor::why).containsExactly(Recovers.Why.PHASE);
+        // the variation
+        assertThat(trail("high-bar-squat 3x3 @8").hours()).isEqualTo(71);
+        assertThat(trail("deficit-deadlift 3x3 @8").hours()).isEqualTo(132);
+    }
+
+    private static Recovers lifter(Mastery level) {
+        return new Recovers(
+                lift -> Optional.of(level), Optional.empty(), Optional.empty(), Optional.empty(), false, false, false);
+    }
+
+    @Test
+    void whatIsKnownOfALifterNeverShortensWhatLengthens() {
+        Recovers hard = new Recovers(
+                lift -> Optional.empty(),
+                Optional.of(Sex.MALE),
+                Optional.of(50),
+                Optional.of(BigDecimal.valueOf(120)),
+                true,
+                true,
+                true);
+        Recovers light = new Recovers(
+                lift -> Optional.empty(),
+                Optional.of(Sex.FEMALE),
+                Optional.of(25),
+                Optional.of(BigDecimal.valueOf(60)),
+                false,
+                false,
+                false);
+        Block squat = block(1, "0 squat 3x3 85%");
+        assertThat(wake(squat, hard).trails().get(0).hours()).isGreaterThan(84);
+        assertThat(wake(squat, light).trails().get(0).hours()).isLessThan(84);
+    }
+
+    /** Wakes grow with load and sets. */
+    @Test
+    void aWakeNeverShrinksWithLoadOrSets() {
+        for (int sets = 1; sets < 6; sets++) {
+            int before = 0;
+            for (int percent = 50; percent <= 100; percent += 5) {
+                int hours = trail("squat " + sets + "x3 " + percent + "%").hours();
+                assertThat(hours).isGreaterThanOrEqualTo(before);
+                assertThat(trail("squat " + (sets + 1) + "x3 " + percent + "%").hours())
+                        .isGreaterThanOrEqualTo(hours);
+                before = hours;
+            }
+        }
+    }
+
+    /** Deadlift on Thursday after a hard squat on Tuesday: 48 h of 60 % of 84. */
+    @Test
+    void aHardDayInTheWakeOfItsLikeIsNamedWithItsHours() {
+        Wake close = wake(block(1, "1 squat 3x3 85%", "2 deadlift 3x3 85%"));
+        assertThat(close.overlaps()).singleElement().satisfies(overlap -> {
+            assertThat(overlap.first().lift()).isEqualTo(Lift.SQUAT);
+            assertThat(overlap.then().lift()).isEqualTo(Lift.DEADLIFT);
+            assertThat(overlap.between()).isEqualTo(24);
+            assertThat(overlap.needed()).isEqualTo(50);
+            assertThat(overlap.tooSoonBy()).isEqualTo(26);
+        });
+        assertThat(wake(block(1, "1 squat 3x3 85%", "4 deadlift 3x3 85%")).overlaps())
+                .isEmpty();
+        // a light day may lie in it, and fills a gap
+        assertThat(wake(block(1, "1 squat 3x3 85%", "2 deadlift 3x3 60%")).overlaps())
+                .isEmpty();
+        // what is not alike feels nothing
+        assertThat(wake(block(1, "1 deadlift 3x3 85%", "2 bench-press 3x3 85%")).overlaps())
+                .isEmpty();
+    }
+
+    @Test
+    void pullsOfNinetyPercentLieAWeekApartAtLeast() {
+        Recovers beginner = lifter(Mastery.BEGINNER);
+        assertThat(wake(block(1, "0 deadlift 1x1 90%", "6 deadlift 1x1 92.5%"), beginner)
+                        .overlaps())
+                .singleElement()
+                .satisfies(overlap -> assertThat(overlap.needed()).isEqualTo(168));
+        assertThat(wake(block(2, "0 deadlift 1x1 90%"), beginner).overlaps()).isEmpty();
+    }
+
+    /** Squat, squat, squat, bench, deadlift, bench: the right counts and the wrong order. */
+    @Test
+    void theWrongOrderIsSpreadBetter() {
+        Block wrong = block(
+                2,
+                "0 squat 3x3 85%",
+                "1 squat 3x3 85%",
+                "2 squat 3x3 85%",
+                "3 bench-press 3x3 85%",
+                "4 deadlift 3x3 85%",
+                "5 bench-press 3x3 85%");
+        Wake now = wake(wrong);
+        Spread spread = Spread.of(wrong, now, RecoveryFigures.START).orElseThrow();
+        assertThat(spread.before()).isEqualTo(now.tooSoon());
+        assertThat(spread.after()).isLessThan(spread.before());
+        assertThat(spread.offsets()).hasSize(6).doesNotHaveDuplicates();
+    }
+
+    static IntStream seeds() {
+        return IntStream.range(0, 12);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void spreadingNeverMakesItWorse(int seed) {
+        Random random = new Random(seed);
+        List<String> lifts = List.of("squat", "bench-press", "deadlift", "overhead-press", "yoke-walk", "barbell-row");
+        List<Integer> weekdays = new ArrayList<>(List.of(0, 1, 2, 3, 4, 5, 6));
+        Collections.shuffle(weekdays, random);
+        String[] days = IntStream.range(0, 2 + random.nextInt(4))
+                .mapToObj(day -> weekdays.get(day) + " " + lifts.get(random.nextInt(lifts.size())) + " 3x3 @"
+                        + (6 + random.nextInt(4)) + ", " + lifts.get(random.nextInt(lifts.size())) + " 3x5 @8")
+                .toArray(String[]::new);
+        Block block = block(2, days);
+        Wake wake = wake(block);
+        Optional<Spread> spread = Spread.of(block, wake, RecoveryFigures.START);
+        assertThat(spread.map(Spread::before).orElse(wake.tooSoon())).isEqualTo(wake.tooSoon());
+        spread.ifPresent(better -> {
+            assertThat(better.after()).isLessThan(better.before());
+            // and that is what the wake of the block then says
+            List<TrainingDay> moved = new ArrayList<>();
+            for (int day = 0; day < block.days().size(); day++) {
+                TrainingDay old = block.days().get(day);
+                moved.add(new TrainingDay(old.name(), better.offsets().get(day), old.slots()));
+            }
+            assertThat(wake(new Block(MONDAY, 2, moved)).tooSoon()).isEqualTo(better.after());
+        });
+    }
+
+    @Test
+    void aLiftLeftForMoreThanFiveDaysIsAGap() {
+        assertThat(wake(block(2, "0 squat 3x3 85%", "3 squat 3x5 60%")).gaps()).isEmpty();
+        assertThat(wake(block(2, "0 squat 3x3 85%")).gaps()).singleElement().satisfies(gap -> {
+            assertThat(gap.days()).isEqualTo(7);
+            assertThat(gap.isForce()).isFalse();
+        });
+        // assistance may come when it comes
+        assertThat(wake(block(2, "0 barbell-row 3x8 @8")).gaps()).isEmpty();
+    }
+}

@@ -1,0 +1,144 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockEdit;
+import dev.yarbel.core.block.DayEdit;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.recovery.Recovers;
+import dev.yarbel.core.recovery.RecoveryFigures;
+import dev.yarbel.core.recovery.Spread;
+import dev.yarbel.core.recovery.Wake;
+import dev.yarbel.core.school.School;
+import dev.yarbel.core.session.Projection;
+import dev.yarbel.core.tally.BlockTally;
+import dev.yarbel.core.tally.WorkLine;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.EditRecord;
+import dev.yarbel.web.block.HeldBlock;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.roster.LifterCard;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Works out how the days of a plan trail their recovery, as they lie and as they would lie on other weekdays. */
+@Service
+class WakeMaker {
+
+    private static final RecoveryFigures FIGURES = RecoveryFigures.START;
+    private static final int LAST_WEEKDAY = 6;
+
+    private final Blocks blocks;
+
+    WakeMaker(Blocks blocks) {
+        this.blocks = blocks;
+    }
+
+    /** What of a lifter makes recovery longer or shorter, as far as their profile says. */
+    static Recovers recovers(LifterBlock plan) {
+        LifterCard lifter = plan.lifter();
+        Catalogue catalogue = plan.standing().catalogue();
+        return new Recovers(
+                lift -> Stream.of(lift, catalogue.root(lift))
+                        .flatMap(each -> plan.standing().of(each).stream())
+                        .flatMap((LiftRecord record) -> record.mastery().stream())
+                        .findFirst(),
+                lifter.sex(),
+                lifter.birthYear().map(year -> plan.today().getYear() - year),
+                lifter.bodyMass().map(mass -> mass.in(MassUnit.KG)),
+                lifter.deloadDue().hardJob(),
+                lifter.deloadDue().isShortOfSleep(),
+                lifter.deloadDue().dieting());
+    }
+
+    /** Whether a family is trained by a school of daily practice somewhere in the block. */
+    static Predicate<Lift> practised(Block block, Catalogue catalogue) {
+        Set<Lift> daily = block.slots()
+                .filter(slot -> slot.school()
+                        .flatMap(School::of)
+                        .filter(School.HIGH_FREQUENCY::equals)
+                        .isPresent())
+                .map(Slot::lift)
+                .map(catalogue::root)
+                .collect(Collectors.toSet());
+        return daily::contains;
+    }
+
+    private static Wake wake(LifterBlock plan, Block block, List<WorkLine> lines) {
+        Catalogue catalogue = plan.standing().catalogue();
+        return Wake.of(block, lines, catalogue, FIGURES, recovers(plan), practised(block, catalogue));
+    }
+
+    /**
+     * The drawing of a week and the one after it.
+     *
+     * @param weekdays where each day of the block would lie, from 0; empty for as they are kept
+     * @throws UnreadableException when these are no weekdays, or two days lie on the same
+     */
+    WakeView view(LifterBlock plan, int week, List<Integer> weekdays) {
+        List<WorkLine> lines = lines(plan, plan.block(), plan.projection());
+        Wake before = wake(plan, plan.block(), lines);
+        Optional<Spread> better = Spread.of(plan.block(), before, FIGURES);
+        Block laid = weekdays.isEmpty()
+                ? plan.block()
+                : moves(plan.block(), weekdays).apply(plan.block(), plan).block();
+        Wake after = laid.equals(plan.block())
+                ? before
+                : wake(plan, laid, lines(plan, laid, Projection.of(laid, plan.resolver(), plan.log())));
+        return WakeView.of(plan.block(), before, laid, after, week, better);
+    }
+
+    private static List<WorkLine> lines(LifterBlock plan, Block block, Projection projection) {
+        return BlockTally.of(
+                        block,
+                        projection,
+                        plan.resolver(),
+                        plan.log(),
+                        plan.standing().catalogue())
+                .lines();
+    }
+
+    /** Lays the days of a block on other weekdays, in one edit. */
+    @Transactional
+    public void lay(Person coach, LifterBlock plan, List<Integer> weekdays) {
+        HeldBlock held = blocks.hold(plan);
+        BlockEdit edit = moves(held.block(), weekdays);
+        if (!edit.equals(BlockEdit.NOTHING)) {
+            blocks.make(coach, held, edit, EditRecord.of("days-laid"));
+        }
+    }
+
+    private static BlockEdit moves(Block block, List<Integer> weekdays) {
+        boolean fit = weekdays.size() == block.days().size()
+                && weekdays.stream().allMatch(day -> day != null && day >= 0 && day <= LAST_WEEKDAY);
+        if (!fit) {
+            throw new UnreadableException("wake.error.days").in("days");
+        }
+        if (new HashSet<>(weekdays).size() < weekdays.size()) {
+            throw new UnreadableException("wake.error.same").in("days");
+        }
+        List<BlockEdit> edits = new ArrayList<>();
+        Block now = block;
+        for (int day = 0; day < weekdays.size(); day++) {
+            TrainingDay old = block.days().get(day);
+            if (old.offset() != weekdays.get(day)) {
+                edits.add(DayEdit.Set.of(now, old.id(), new DayEdit.Title(old.name(), weekdays.get(day))));
+            }
+        }
+        return edits.isEmpty() ? BlockEdit.NOTHING : new BlockEdit.Several(edits);
+    }
+}
