@@ -260,6 +260,7 @@ class AccessTest {
             "POST /lifters/{id}/plan/gates",
             "POST /lifters/{id}/plan/give",
             "POST /lifters/{id}/plan/new",
+            "POST /lifters/{id}/plan/wake",
             "POST /me/second-factor",
             "POST /me/second-factor/end");
 
@@ -268,7 +269,6 @@ class AccessTest {
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
             entry("POST /calls/{id}/put-off", Map.of("until", "2026-03-20")),
             entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
-            entry("POST /lifters/{id}/plan/wake", Map.of("weekday", "3")),
             entry("POST /lifters/{id}/week", Map.of("words", "A good week.", "edition", "0")),
             entry("POST /club/invites", Map.of("name", "New")),
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),

@@ -71,7 +71,7 @@ record WeekView(
                 next.filter(week -> plan.block().shape().get(week).deload()).isPresent());
     }
 
-    /** The week of the block that most of a week's days lie in, from 0. */
+    /** The week of the block that the first training day of a week lies in, from 0; a block may begin on any weekday. */
     private static Optional<Integer> week(LifterBlock plan, LocalDate monday) {
         return places(plan, monday).stream().map(PlanAhead.DayAhead::week).findFirst();
     }
