@@ -83,16 +83,10 @@ public record Aftermath(
     }
 
     private static Optional<Percent> trend(MaxEstimate estimate, LocalDate answered) {
-        Optional<MaxEstimate.Movement> before = last(estimate, answered);
-        Optional<MaxEstimate.Movement> after = last(estimate, answered.plusDays(DAYS));
+        Optional<MaxEstimate.Movement> before = estimate.lastMovement(answered);
+        Optional<MaxEstimate.Movement> after = estimate.lastMovement(answered.plusDays(DAYS));
         return before.flatMap(old -> after.filter(now -> now.date().isAfter(old.date()))
                 .map(now -> now.after().minus(old.after()).percentOf(old.after())));
-    }
-
-    private static Optional<MaxEstimate.Movement> last(MaxEstimate estimate, LocalDate day) {
-        return estimate.movements().stream()
-                .filter(movement -> !movement.date().isAfter(day))
-                .reduce((first, second) -> second);
     }
 
     /** Whether it bears out an answer that went this way. What was taken down may fall, and what was raised may come easily. */

@@ -86,7 +86,7 @@ public record NextLoads(Lift lift, Percent share, List<SetDoses.Change> doses) i
     }
 
     /** A load is kept as it is written, to the digits of its unit. */
-    private static Dose asKept(Dose dose) {
+    static Dose asKept(Dose dose) {
         return Dose.parse(dose.shorthand());
     }
 

@@ -117,8 +117,7 @@ public record ReturnLadder(Lift lift, Length length, List<SetDoses.Change> doses
             Part eased = fewer ? Deload.fewerSets(part) : part;
             parts.add(eased.with(basis(part, numbers, load, share)));
         }
-        // a load is kept as it is written, to the digits of its unit
-        Dose other = Dose.parse(new Dose(parts).shorthand());
+        Dose other = NextLoads.asKept(new Dose(parts));
         return other.equals(dose)
                 ? Optional.empty()
                 : Optional.of(new SetDoses.Change(slot.id(), at.week(), Optional.of(dose), Optional.of(other)));

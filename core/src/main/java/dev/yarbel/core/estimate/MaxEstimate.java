@@ -47,6 +47,13 @@ public record MaxEstimate(Mass max, Mass spread, List<Movement> movements) {
                                 BigDecimal.ONE.divide(BigDecimal.valueOf(weeks), 6, RoundingMode.HALF_UP))));
     }
 
+    /** The last session up to the end of a day that moved it; empty where none had by then. */
+    public Optional<Movement> lastMovement(LocalDate day) {
+        return movements.stream()
+                .filter(movement -> !movement.date().isAfter(day))
+                .reduce((first, second) -> second);
+    }
+
     /** Whether it is so unsure that what is planned by it may be another load: one standard deviation of 3 % and more. */
     public boolean isWide() {
         return !spread.isLessThan(max.times(WIDE));

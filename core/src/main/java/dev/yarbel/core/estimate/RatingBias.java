@@ -29,6 +29,11 @@ public record RatingBias(BigDecimal reps, BigDecimal spread) {
         return off >= LEAST && off >= MaxEstimate.EIGHTY * spread.doubleValue();
     }
 
+    /** By how many half repetitions ratings are to be read otherwise than they are said; nothing until it is telling. */
+    public int halvesToRead() {
+        return isTelling() ? (int) Math.round(2 * reps.doubleValue()) : 0;
+    }
+
     public boolean ratesTooEasy() {
         return reps.signum() > 0;
     }

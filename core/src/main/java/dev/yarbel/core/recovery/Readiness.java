@@ -1,5 +1,7 @@
 package dev.yarbel.core.recovery;
 
+import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.estimate.Trend;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.record.LiftedSet;
@@ -45,6 +47,19 @@ public record Readiness(List<FatigueSignal> signals, Advice advice, Optional<Int
      * @param expected how fast it might have grown
      */
     public record Progress(Mass from, Mass by, long days, ExpectedGain expected) {
+
+        /** How a lift's estimate went by the trend that the book shows; empty where it shows none. */
+        public static Optional<Progress> of(MaxEstimate estimate, LocalDate today, ExpectedGain expected) {
+            return Trend.of(estimate, today).map(trend -> {
+                MaxEstimate.Movement last =
+                        estimate.movements().get(estimate.movements().size() - 1);
+                return new Progress(
+                        last.after().minus(trend.by()),
+                        trend.by(),
+                        ChronoUnit.DAYS.between(trend.since(), last.date()),
+                        expected);
+            });
+        }
 
         /** By how many percent of the max it lags behind. */
         double behind() {

@@ -50,8 +50,10 @@ public record LiftWeek(
                 .toList();
         List<Integer> ratings =
                 work.stream().flatMap(set -> set.halvesOver(numbers).stream()).toList();
-        Optional<Mass> before = estimate.flatMap(known -> standing(known, monday.minusDays(1)));
-        Optional<Mass> after = estimate.flatMap(known -> standing(known, monday.plusDays(6)));
+        Optional<Mass> before = estimate.flatMap(known -> known.lastMovement(monday.minusDays(1)))
+                .map(MaxEstimate.Movement::after);
+        Optional<Mass> after = estimate.flatMap(known -> known.lastMovement(monday.plusDays(6)))
+                .map(MaxEstimate.Movement::after);
         return new LiftWeek(
                 lift,
                 work.size(),
@@ -67,14 +69,6 @@ public record LiftWeek(
                 (int) work.stream().filter(set -> !set.set().made()).count(),
                 after,
                 before.flatMap(old -> after.map(now -> now.minus(old))));
-    }
-
-    /** The estimate as the last session up to a day left it. */
-    private static Optional<Mass> standing(MaxEstimate estimate, LocalDate day) {
-        return estimate.movements().stream()
-                .filter(movement -> !movement.date().isAfter(day))
-                .reduce((first, second) -> second)
-                .map(MaxEstimate.Movement::after);
     }
 
     /** Top sets on their target. */

@@ -24,9 +24,9 @@ import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.Overrules;
+import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.estimate.StrengthHistory;
-import dev.yarbel.core.estimate.Trend;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -197,10 +197,7 @@ public final class UnderYarbel implements Way {
     }
 
     private LiftNumbers numbers(LifterStrength strength, Lift lift) {
-        int leaning = strength.ratingBias(lift)
-                .filter(bias -> bias.isTelling())
-                .map(bias -> (int) Math.round(2 * bias.reps().doubleValue()))
-                .orElse(0);
+        int leaning = strength.ratingBias(lift).map(RatingBias::halvesToRead).orElse(0);
         return new LiftNumbers(
                         Optional.of(workingMax.get(lift)),
                         strength.estimate(lift).map(MaxEstimate::max),
@@ -332,15 +329,7 @@ public final class UnderYarbel implements Way {
         List<Readiness.Progress> progress = new ArrayList<>();
         for (Lift lift : LIFTS) {
             strength.estimate(lift)
-                    .flatMap(estimate -> Trend.of(estimate, today).map(trend -> {
-                        MaxEstimate.Movement last =
-                                estimate.movements().get(estimate.movements().size() - 1);
-                        return new Readiness.Progress(
-                                last.after().minus(trend.by()),
-                                trend.by(),
-                                ChronoUnit.DAYS.between(trend.since(), last.date()),
-                                ExpectedGain.of(Optional.empty()));
-                    }))
+                    .flatMap(estimate -> Readiness.Progress.of(estimate, today, ExpectedGain.of(Optional.empty())))
                     .ifPresent(progress::add);
         }
         boolean atHand = easy.contains(week) || easy.contains(week + 1);

@@ -157,10 +157,7 @@ public record LiftRecord(
         maxes().stream()
                 .filter(max -> max.kind() == RecordedMax.Kind.REP_MAX)
                 .forEach(max -> repMaxes.put(max.reps(), max.load()));
-        int leaning = learnt.bias
-                .filter(RatingBias::isTelling)
-                .map(bias -> (int) Math.round(2 * bias.reps().doubleValue()))
-                .orElse(0);
+        int leaning = learnt.bias.map(RatingBias::halvesToRead).orElse(0);
         return new LiftNumbers(workingMax, estimate().map(MaxEstimate::max), curve())
                 .leaning(leaning)
                 .with(new References(

@@ -1,11 +1,8 @@
 package dev.yarbel.web.calls;
 
 import dev.yarbel.core.block.Phase;
-import dev.yarbel.core.estimate.MaxEstimate;
-import dev.yarbel.core.estimate.Trend;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Mastery;
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.recovery.DeloadDue;
@@ -87,19 +84,11 @@ final class Fatigue {
         List<Readiness.Progress> progress = new ArrayList<>();
         for (LiftRecord lift : main(block)) {
             lift.estimate()
-                    .flatMap(estimate ->
-                            Trend.of(estimate, block.today()).map(trend -> progress(estimate, trend, lift.mastery())))
+                    .flatMap(
+                            estimate -> Readiness.Progress.of(estimate, block.today(), ExpectedGain.of(lift.mastery())))
                     .ifPresent(progress::add);
         }
         return progress;
-    }
-
-    private static Readiness.Progress progress(MaxEstimate estimate, Trend trend, Optional<Mastery> mastery) {
-        MaxEstimate.Movement last =
-                estimate.movements().get(estimate.movements().size() - 1);
-        Mass from = last.after().minus(trend.by());
-        return new Readiness.Progress(
-                from, trend.by(), ChronoUnit.DAYS.between(trend.since(), last.date()), ExpectedGain.of(mastery));
     }
 
     /** When in doubt the lower level. */

@@ -137,6 +137,7 @@ class QueueTest extends OnCalls {
                 TestSettings.TODAY,
                 sent("B.1", 145, 2, "10"),
                 "");
+        assertThat(asLifter("/floor?day=0&week=1&cards=yes")).contains("C.5");
         Document floor = Jsoup.parse(asLifter("/floor?day=0&week=1"));
         assertThat(floor.select(".asks button").eachText())
                 .containsExactly("Cut the rest", "Count it as the first that follows, and go on", "Go on as planned");
