@@ -29,20 +29,29 @@ async function keep(what) {
       await caches.delete(other);
     }
   }
+  const pages = await caches.open(name);
   if (what.due) {
-    await (await caches.open(name)).put(DUE, new Response(what.pages[0]));
+    await pages.put(DUE, new Response(what.pages[0]));
   }
   const files = await caches.open(FILES);
   await Promise.all(what.files.map((path) => files.add(path).catch(() => {})));
   for (const path of new Set(what.pages)) {
     const whole = path + (path.includes("?") ? "&" : "?") + "cards=yes";
-    await store(name, path, await fetch(whole, { credentials: "same-origin" }).catch(() => null));
+    const response = await fetch(whole, { credentials: "same-origin" }).catch(() => null);
+    if (response && response.redirected) {
+      // signed out meanwhile
+      await caches.delete(name);
+      return;
+    }
+    await store(name, path, response);
   }
 }
 
-// Only what the server made for this very sign-in is kept.
+// Only what the server made for this very sign-in is kept, and nothing once that has ended: then its pages are gone, and one that was
+// still on its way must not bring them back.
 async function store(name, path, response) {
-  if (response && response.ok && !response.redirected && PAGES + response.headers.get("Yarbel-Account") === name) {
+  if (response && response.ok && !response.redirected && PAGES + response.headers.get("Yarbel-Account") === name
+      && await caches.has(name)) {
     await (await caches.open(name)).put(path, response);
   }
 }

@@ -69,6 +69,12 @@ public final class Browser implements AutoCloseable {
         this.base = base;
         this.chromium = Optional.ofNullable(IDLE.poll()).orElseGet(Chromium::start);
         this.driver = chromium.driver();
+        keepFocus();
+    }
+
+    /** A window without a screen is without focus now and then, and keys that are pressed are lost. */
+    private void keepFocus() {
+        driver.executeCdpCommand("Emulation.setFocusEmulationEnabled", Map.of("enabled", true));
     }
 
     /** A browser with a folder of its own. */
@@ -199,11 +205,19 @@ public final class Browser implements AutoCloseable {
     public Browser signIn(String username, String password) {
         driver.manage().deleteAllCookies();
         open("/sign-in");
-        find("#username").sendKeys(username);
-        find("#password").sendKeys(password);
-        click("form button");
-        waitFor(d -> !d.getCurrentUrl().contains("/sign-in"));
+        waitFor(d -> {
+            typeSignIn(username, password);
+            waitFor(page -> !page.getCurrentUrl().contains("/sign-in") || shows("form .bad", "once more"));
+            return !d.getCurrentUrl().contains("/sign-in");
+        });
         return this;
+    }
+
+    /** What a page that was left still asked for may take this one's token: then it says so, and it is typed again. */
+    private void typeSignIn(String username, String password) {
+        type("#username", username);
+        type("#password", password);
+        click("form button");
     }
 
     public WebElement find(String css) {
@@ -359,6 +373,7 @@ public final class Browser implements AutoCloseable {
         String fresh = driver.getWindowHandle();
         driver.switchTo().window(old).close();
         driver.switchTo().window(fresh);
+        keepFocus();
         return this;
     }
 
@@ -414,14 +429,22 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** What is pressed before a page was painted for the first time is lost, without a word from the driver. */
+    private void painted() {
+        script("await Promise.race([new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),"
+                + " new Promise((done) => setTimeout(done, 1000))]);");
+    }
+
     /** Presses keys wherever the focus is. */
     public Browser press(CharSequence... keys) {
+        painted();
         new Actions(driver).sendKeys(keys).perform();
         return this;
     }
 
     /** Presses a key while another is held. */
     public Browser hold(Keys held, CharSequence key) {
+        painted();
         new Actions(driver).keyDown(held).sendKeys(key).keyUp(held).perform();
         return this;
     }

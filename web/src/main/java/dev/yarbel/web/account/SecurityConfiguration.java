@@ -15,6 +15,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -25,9 +26,12 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
@@ -194,9 +198,27 @@ class SecurityConfiguration {
                             }
                             response.sendRedirect("/sign-in?out");
                         }))
-                .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint()))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(new FragmentAwareEntryPoint())
+                        .accessDeniedHandler(new StaleSignIn()))
                 .headers(SecurityConfiguration::headers)
                 .build();
+    }
+
+    /** A sign-in whose page had stood too long is shown again, with the name that was typed; all else is refused. */
+    private static final class StaleSignIn implements AccessDeniedHandler {
+
+        private final AccessDeniedHandler refused = new AccessDeniedHandlerImpl();
+
+        @Override
+        public void handle(HttpServletRequest request, HttpServletResponse response, AccessDeniedException why)
+                throws IOException, ServletException {
+            if (why instanceof CsrfException && "/sign-in".equals(request.getRequestURI())) {
+                request.setAttribute(SignInController.REFUSED, why);
+                request.getRequestDispatcher(SignInController.REFUSED).forward(request, response);
+            } else {
+                refused.handle(request, response, why);
+            }
+        }
     }
 
     /** A page goes to the sign-in; a fragment tells the page it was meant for to go there. */

@@ -11,6 +11,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,6 +56,9 @@ class SignInController {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
             response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(tooMany.seconds()));
             model.addAttribute("pause", tooMany.seconds());
+        } else if (why instanceof CsrfException) {
+            response.setStatus(HttpStatus.FORBIDDEN.value());
+            model.addAttribute("stale", true);
         } else if (why != null) {
             response.setStatus(HttpStatus.UNAUTHORIZED.value());
             model.addAttribute("wrong", true);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.response.SecurityMockMvcResultMatchers.unauthenticated;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
@@ -19,6 +20,7 @@ import jakarta.servlet.http.Cookie;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.web.csrf.MissingCsrfTokenException;
 import org.springframework.test.web.servlet.MockMvc;
 
 @YarbelTest
@@ -63,6 +65,21 @@ class SignInTest {
                             .with(csrf()))
                     .andExpect(forwardedUrl("/sign-in/refused"));
         }
+    }
+
+    /** A page left open over night, or overtaken by another window's: whoever signs in is not shown a wall. */
+    @Test
+    void aSignInPageThatStoodTooLongIsShownAgainWithItsName() throws Exception {
+        mvc.perform(post("/sign-in").param("username", "bryn").param("password", "harbour-light"))
+                .andExpect(forwardedUrl("/sign-in/refused"))
+                .andExpect(unauthenticated());
+        mvc.perform(post("/sign-in/refused")
+                        .with(csrf())
+                        .requestAttr(SignInController.REFUSED, new MissingCsrfTokenException(null))
+                        .param("username", "bryn"))
+                .andExpect(status().isForbidden())
+                .andExpect(content().string(shows("form .bad", "type the password once more")))
+                .andExpect(content().string(containsString("value=\"bryn\"")));
     }
 
     /** The tests' own hashes are quick; the application's take 2^10 rounds, as Spring has it. */

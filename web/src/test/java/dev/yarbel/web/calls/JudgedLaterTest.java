@@ -161,6 +161,33 @@ class JudgedLaterTest {
         assertThat(page("/calls/judged").select(".empty")).hasSize(1);
     }
 
+    /** Of five and more a share is told, with the range that it speaks for. */
+    @Test
+    void whereThereAreEnoughTheirShareIsDrawnWithItsRange() throws Exception {
+        long id = answered("leave", 33);
+        single(26, 180, "9.5");
+        single(19, 180, "9");
+        for (String lift : List.of("bench-press", "deadlift", "overhead-press", "front-squat", "sumo-deadlift")) {
+            jdbc.sql("""
+                            insert into slip (club_id, lifter_id, lift, session_id, status, opened_at, rule, proposes, raises, size,
+                              answered_at, answered_by, answer_entry)
+                            select club_id, lifter_id, :lift, session_id, status, opened_at, rule, proposes, raises, size,
+                              answered_at, answered_by, answer_entry from slip where id = :id""").param("lift", lift).param("id", id).update();
+        }
+        later.lookAgain();
+        // what nobody can say of counts for nothing
+        assertThat(page("/calls/judged").select("table.judged svg")).isEmpty();
+        jdbc.sql("""
+                        update judged_call set verdict = 'BORNE_OUT' where verdict = 'UNKNOWN'
+                          and slip_id in (select id from slip where lifter_id = :lifter)""").param("lifter", club.lifter.id()).update();
+        Document page = page("/calls/judged");
+        assertThat(page.select("table.judged tbody td").get(1).text())
+                .contains("5 of 6")
+                .contains("four times of five");
+        assertThat(page.select("table.judged svg rect.range")).hasSize(1);
+        assertThat(page.select("table.roster").last().select("tbody tr")).hasSize(6);
+    }
+
     /** An answer that is taken back was none. */
     @Test
     void anAnswerTakenBackIsForgotten() throws Exception {
