@@ -154,6 +154,7 @@
 
   ready();
   rules();
+  odds();
   document.addEventListener("DOMContentLoaded", function () {
     // when the page listens to what is typed
     window.setTimeout(bringBack, 0);
@@ -164,6 +165,7 @@
     if (event.target.id === "main" || event.detail.target && event.detail.target.id === "main") {
       bringBack();
       backToCell();
+      odds();
     }
   });
   // After a fill, a change or an undo the cell in hand has the focus again.
@@ -186,8 +188,53 @@
     if (event.target === grid() && event.detail.successful) {
       sync();
       noteRefused();
+      odds();
     }
   });
+
+  // ---- the rehearsal, as a quiet band over the cells; asked for when nothing else is going on
+
+  var oddsSoon = null;
+  var oddsAsked = 0;
+  function odds() {
+    window.clearTimeout(oddsSoon);
+    oddsSoon = window.setTimeout(function () {
+      var asked = ++oddsAsked;
+      var from = grid() && grid().dataset.odds;
+      if (!from) {
+        return;
+      }
+      window.fetch(from, { headers: { "HX-Request": "true" } }).then(function (response) {
+        return response.ok && !response.redirected ? response.json() : [];
+      }).then(function (cells) {
+        if (asked === oddsAsked && grid() && grid().dataset.odds === from) {
+          lay(cells);
+        }
+      }, function () { /* without a line there is no band */ });
+    }, 600);
+  }
+  function lay(cells) {
+    grid().querySelectorAll("td[data-band]").forEach(function (td) {
+      delete td.dataset.band;
+      td.querySelectorAll(".odds").forEach(function (old) { old.remove(); });
+    });
+    cells.forEach(function (odds) {
+      var cell = document.getElementById("dose-" + odds.cell);
+      var td = cell && cell.closest("td");
+      if (td) {
+        var said = document.createElement("span");
+        said.className = "odds small";
+        said.title = odds.told;
+        said.textContent = odds.chance;
+        var told = document.createElement("span");
+        told.className = "visually-hidden";
+        told.textContent = " " + odds.told;
+        said.appendChild(told);
+        td.dataset.band = odds.band;
+        td.appendChild(said);
+      }
+    });
+  }
 
   // Only cells that hold something else than what is kept are sent.
   document.addEventListener("htmx:configRequest", function (event) {

@@ -11,16 +11,27 @@ import dev.yarbel.core.equipment.Fit;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
+import dev.yarbel.core.estimate.LifterStrength;
+import dev.yarbel.core.estimate.MaxOnRecord;
+import dev.yarbel.core.estimate.Overrules;
+import dev.yarbel.core.estimate.StrengthFilter;
+import dev.yarbel.core.estimate.StrengthHistory;
+import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampPlanner;
+import dev.yarbel.core.rehearsal.Manner;
+import dev.yarbel.core.rehearsal.Rehearsal;
+import dev.yarbel.core.rehearsal.Staged;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.PrescribedSets;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -41,7 +52,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
-/** How long the arithmetic behind a page takes: a ramp, a load, a block of sixteen weeks. */
+/** How long the arithmetic behind a page takes: a ramp, a load, a block of sixteen weeks, and the same block lifted beforehand. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -58,6 +69,37 @@ public class CoreBenchmark {
             KitInUse.of(kg),
             Rounding.NEAREST,
             Numbers.of(Map.of(Lift.SQUAT, numbers(200), Lift.BENCH_PRESS, numbers(130), Lift.DEADLIFT, numbers(230))));
+
+    private final Staged rated = staged(block);
+    private final Staged running = staged(steadyAdd(16));
+
+    private Staged staged(Block of) {
+        LocalDate before = of.start().minusDays(1);
+        LifterStrength strength = StrengthHistory.of(
+                        new StrengthFilter(Catalogue.STANDARD, Overrules.NONE),
+                        List.of(
+                                new MaxOnRecord(Lift.SQUAT, Mass.ofKg(200), before),
+                                new MaxOnRecord(Lift.BENCH_PRESS, Mass.ofKg(130), before),
+                                new MaxOnRecord(Lift.DEADLIFT, Mass.ofKg(230), before)),
+                        List.of())
+                .on(of.start());
+        Projection projection = Projection.of(of, resolver, Projection.Log.NONE);
+        projection.walls();
+        return new Staged(of, projection, resolver, Projection.Log.NONE, strength, Percent.HUNDRED, of.start());
+    }
+
+    private static Block steadyAdd(int weeks) {
+        List<TrainingDay> days = new ArrayList<>();
+        for (int day = 0; day < 3; day++) {
+            List<Slot> slots = new ArrayList<>();
+            for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT)) {
+                slots.add(slot(String.valueOf((char) ('A' + slots.size())), lift, weeks, "3x5 last +2.5kg"));
+            }
+            days.add(new TrainingDay("Day " + day, 2 * day, slots));
+        }
+        Block all = new Block(LocalDate.of(2026, 1, 5), weeks, days);
+        return all.withSlots(slot -> slot.with(0, Optional.of(Dose.parse("3x5 80kg"))));
+    }
 
     private static BarKit kit(Map<String, Integer> pounds) {
         Map<Plate, Integer> pairs = new HashMap<>();
@@ -123,5 +165,17 @@ public class CoreBenchmark {
                 hole.consume(resolver.resolve(PrescribedSets.of(block, day, week)));
             }
         }
+    }
+
+    /** Where ratings and percentages settle loads. */
+    @Benchmark
+    public Optional<Rehearsal> sixteenWeeksRehearsed() {
+        return Rehearsal.of(rated, Manner.USUAL);
+    }
+
+    /** Where every load hangs on the last time. */
+    @Benchmark
+    public Optional<Rehearsal> sixteenWeeksOfRunsRehearsed() {
+        return Rehearsal.of(running, Manner.USUAL);
     }
 }

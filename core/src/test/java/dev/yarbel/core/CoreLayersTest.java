@@ -35,6 +35,7 @@ class CoreLayersTest {
             "session",
             "tally",
             "recovery",
+            "rehearsal",
             "shape",
             "school",
             "review",

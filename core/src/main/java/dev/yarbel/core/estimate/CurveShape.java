@@ -24,6 +24,11 @@ record CurveShape(double steepness, double bend) {
     private static final double MOST_REPS = 30;
     private static final int HALVINGS = 50;
 
+    /** The curve of what is unknown of it: the logarithm of how much steeper it is than the usual one, and its bend. */
+    static CurveShape of(double steeper, double bend) {
+        return new CurveShape(USUAL_STEEPNESS * Math.exp(steeper), Math.max(LEAST_BEND, Math.min(MOST_BEND, bend)));
+    }
+
     /** The curve through two points; as near as the bend goes where none reaches them. */
     static CurveShape through(double few, double shareForFew, double many, double shareForMany) {
         double wanted = (1 / shareForMany - 1) / (1 / shareForFew - 1);
@@ -68,6 +73,18 @@ record CurveShape(double steepness, double bend) {
      * @param bySteepness by the logarithm of the steepness
      */
     record Reps(double reps, double byOver, double bySteepness, double byBend) {}
+
+    /**
+     * Their number alone.
+     *
+     * @param over how far the max lies above the load, as a share of the load
+     */
+    double count(double over) {
+        if (over <= 0) {
+            return 1 + over / steepness;
+        }
+        return Math.min(MOST_REPS, Math.exp(Math.log1p(bend * over / steepness) / bend));
+    }
 
     /**
      * @param over how far the max lies above the load, as a share of the load

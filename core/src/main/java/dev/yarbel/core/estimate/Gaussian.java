@@ -1,14 +1,18 @@
 package dev.yarbel.core.estimate;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DefaultRealMatrixChangingVisitor;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.hipparchus.linear.RectangularCholeskyDecomposition;
 
 /**
  * A normal distribution of what is unknown of a lifter: a mean for each, and how their doubts hang together.
@@ -17,6 +21,9 @@ import org.hipparchus.linear.RealVector;
  * holds for any gain (Bar-Shalom, Li and Kirubarajan 2001, <i>Estimation with Applications to Tracking and Navigation</i>, 5.2.3).
  */
 final class Gaussian {
+
+    /** A variance below which something is known for sure. */
+    private static final double AS_GOOD_AS_NOTHING = 1e-11;
 
     private final Map<Unknown, Integer> places;
     private RealVector mean;
@@ -213,6 +220,29 @@ final class Gaussian {
                 within.get().mean() - expected,
                 within.get().variance());
         return within.get().likelihood();
+    }
+
+    /** Values of all unknowns together, one set after another; what is known for sure is always the same. */
+    Draws draws() {
+        return new Draws(
+                places, mean, new RectangularCholeskyDecomposition(covariance, AS_GOOD_AS_NOTHING).getRootMatrix());
+    }
+
+    /**
+     * Where values are drawn from.
+     *
+     * @param root a root of the covariance (Higham 1990, <i>Analysis of the Cholesky decomposition of a semi-definite matrix</i>)
+     */
+    record Draws(Map<Unknown, Integer> places, RealVector mean, RealMatrix root) {
+
+        /** The next set of values. */
+        ToDoubleFunction<Unknown> next(RandomGenerator random) {
+            double[] normal = new double[root.getColumnDimension()];
+            Arrays.setAll(normal, i -> random.nextGaussian());
+            double[] values =
+                    mean.add(root.operate(new ArrayRealVector(normal, false))).toArray();
+            return unknown -> values[places.get(unknown)];
+        }
     }
 
     private void move(RealVector gain, RealVector crossed, double variance, double innovation, double left) {

@@ -56,7 +56,12 @@ public final class LifterBelief {
         }
 
         Trained in(LocalDate session) {
-            return new Trained(tired + SESSION_TIRES, lost, session);
+            return in(session, 1);
+        }
+
+        /** @param share how tiring the session was beside a usual one */
+        Trained in(LocalDate session, double share) {
+            return new Trained(tired + share * SESSION_TIRES, lost, session);
         }
     }
 

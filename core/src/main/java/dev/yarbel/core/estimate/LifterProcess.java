@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Set;
+import java.util.random.RandomGenerator;
 
 /**
  * How what is unknown of a lifter changes by itself from one day to a later one, and what is believed of it at first.
@@ -137,6 +138,33 @@ final class LifterProcess {
         unknowns.widenEach(Unknown.Apart.class, RATIO_WANDERS_A_DAY * RATIO_WANDERS_A_DAY * days);
         trained.replaceAll((root, then) -> then.until(before.date(), day));
         return new LifterBelief(day, unknowns, trained);
+    }
+
+    /** The form of a lifter after some days, by chance. */
+    double formAfter(double form, long days, RandomGenerator random) {
+        if (without.contains(Ingredient.DAY_FORM)) {
+            return form;
+        }
+        double keeps = Math.exp(-days / FORM_DAYS);
+        return keeps * form + FORM * Math.sqrt(1 - keeps * keeps) * random.nextGaussian();
+    }
+
+    /**
+     * How far a standing max wanders in some days, by chance.
+     *
+     * @param together what all lifts have in common, from the standard normal distribution
+     */
+    double wandering(LifterBelief.Trained lately, long days, double together, RandomGenerator random) {
+        double common = without.contains(Ingredient.TOGETHER) ? 0 : OF_IT_TOGETHER;
+        return wanders(lately)
+                * Math.sqrt(days)
+                * (Math.sqrt(common) * together + Math.sqrt(1 - common) * random.nextGaussian());
+    }
+
+    /** How a max grows in a week of training, as far as the log tells. */
+    PossibleLifter.Growth growth(Gaussian unknowns) {
+        return new PossibleLifter.Growth(
+                unknowns.mean(Unknown.OfLifter.GAIN), Math.sqrt(unknowns.variance(Unknown.OfLifter.GAIN)));
     }
 
     private static double wanders(LifterBelief.Trained lately) {

@@ -54,6 +54,16 @@ public final class LifterStrength {
         return belief.map(now -> filter.setUps(now, lift)).orElse(List.of());
     }
 
+    /**
+     * Draws lifters that what is believed allows; empty before anything was known.
+     *
+     * @param lifts that they are asked for; of those of whose family nothing is known nothing is drawn
+     * @param growth of families' roots of which something is expected; of the others the log tells what it can
+     */
+    public Optional<PossibleLifter.Draws> possible(List<Lift> lifts, Map<Lift, PossibleLifter.Growth> growth) {
+        return belief.map(now -> filter.possible(now, lifts, growth));
+    }
+
     /** A variation's max as a share of its parent's, as learnt; empty where nothing was lifted or set down of it. */
     public Optional<ShareEstimate> ratio(Lift variation) {
         return belief.flatMap(now -> filter.ratio(now, variation));

@@ -53,6 +53,11 @@ final class RatingModel {
                         Map.of(Unknown.OfLifter.BIAS, 1.0, own, 1.0)));
     }
 
+    /** The spread of what is said where so many repetitions are left of a set of so many. */
+    static double spread(double left, int reps) {
+        return NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, reps - 1);
+    }
+
     /**
      * @param load in kg
      */
@@ -63,7 +68,7 @@ final class RatingModel {
         Map<Unknown, Double> derivatives = new LinkedHashMap<>(can.derivatives());
         Lean lean = lean(root);
         derivatives.putAll(lean.derivatives());
-        double spread = NOISE + NOISE_PER_REP_LEFT * Math.max(0, left) + NOISE_PER_FURTHER_REP * Math.max(0, reps - 1);
+        double spread = spread(left, reps);
         return new Said(left + lean.reps(), unknowns.slope(derivatives), spread * spread + ROUNDING);
     }
 }

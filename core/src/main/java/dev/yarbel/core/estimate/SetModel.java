@@ -87,9 +87,6 @@ final class SetModel {
 
     CurveShape curve(Lift lift) {
         Lift owner = kin.curveOf(lift);
-        double bend = belief.mean(new Unknown.Bend(owner));
-        return new CurveShape(
-                CurveShape.USUAL_STEEPNESS * Math.exp(belief.mean(new Unknown.Steepness(owner))),
-                Math.max(CurveShape.LEAST_BEND, Math.min(CurveShape.MOST_BEND, bend)));
+        return CurveShape.of(belief.mean(new Unknown.Steepness(owner)), belief.mean(new Unknown.Bend(owner)));
     }
 }

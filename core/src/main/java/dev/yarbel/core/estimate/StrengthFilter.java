@@ -222,6 +222,16 @@ public final class StrengthFilter {
         });
     }
 
+    /**
+     * Draws lifters that what is believed allows.
+     *
+     * @param lifts that they are asked for; of those of whose family nothing is known nothing is drawn
+     * @param growth of families' roots of which something is expected; of the others the log tells what it can
+     */
+    PossibleLifter.Draws possible(LifterBelief belief, List<Lift> lifts, Map<Lift, PossibleLifter.Growth> growth) {
+        return new PossibleLifter.Draws(kin, process, belief, lifts, growth);
+    }
+
     static double kg(Mass mass) {
         return mass.in(MassUnit.KG).doubleValue();
     }

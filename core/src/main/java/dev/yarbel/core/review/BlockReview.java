@@ -3,15 +3,12 @@ package dev.yarbel.core.review;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.equipment.Fit;
-import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.core.session.Resolver;
-import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.SessionTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -36,14 +33,9 @@ public final class BlockReview {
     }
 
     /** The marks on a block, those that can hurt first. */
-    public static List<Mark> of(
-            Block block,
-            Projection projection,
-            Resolver resolver,
-            BlockTally reckoning,
-            Catalogue catalogue,
-            LifterKnown known) {
-        Reviewed reviewed = new Reviewed(block, projection, resolver, reckoning, catalogue, known, new ArrayList<>());
+    public static List<Mark> of(UnderReview plan) {
+        Reviewed reviewed = Reviewed.of(plan, new ArrayList<>());
+        Block block = plan.block();
         BlockReview review = new BlockReview(reviewed);
         SlotReview slots = new SlotReview(reviewed);
         for (int day = 0; day < block.days().size(); day++) {

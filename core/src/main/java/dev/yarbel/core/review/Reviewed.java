@@ -29,6 +29,17 @@ record Reviewed(
         LifterKnown known,
         List<Mark> marks) {
 
+    static Reviewed of(UnderReview plan, List<Mark> marks) {
+        return new Reviewed(
+                plan.block(),
+                plan.projection(),
+                plan.resolver(),
+                plan.reckoning(),
+                plan.catalogue(),
+                plan.known(),
+                marks);
+    }
+
     Slot slot(int day, int slot) {
         return block.days().get(day).slots().get(slot);
     }

@@ -184,12 +184,19 @@ public record Demand(Percent share, int halves, Optional<AccommodatingResistance
 
     /** The half repetitions done in what the last set amounts to. */
     int halvesOf(Part part) {
+        boolean inPieces =
+                part.work().clusters().isPresent() || part.work().density().isPresent();
+        return alone(part) + (inPieces ? 0 : halves);
+    }
+
+    /** The half repetitions that a set of a part amounts to, whatever was done before it; a round of small sets and density work are one. */
+    public static int alone(Part part) {
         return part.work()
                 .clusters()
                 .map(clusters -> Math.max(2 * clusters.each(), 2 * clusters.reps() * 3 / 5))
                 .or(() -> part.work()
                         .density()
                         .map(density -> Math.max(2 * density.reps(), 2 * density.sets() * density.reps() * 2 / 5)))
-                .orElse(2 * part.reps() + halves);
+                .orElse(2 * part.reps());
     }
 }

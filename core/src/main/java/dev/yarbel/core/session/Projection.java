@@ -55,6 +55,20 @@ public final class Projection {
         Log NONE = (day, week) -> Optional.empty();
     }
 
+    /** Somebody who lifts days that nobody has lifted: what runs then go on from. */
+    @FunctionalInterface
+    public interface Rehearsal {
+
+        /**
+         * The sets of a day and week, both from 0; none of a part counts as its law expects it to go.
+         *
+         * @param asked what the day asks for, after what was rehearsed before it
+         * @param loads what that comes to, one for each
+         * @param going the lifts of which a run goes on, and whose sets are wanted
+         */
+        List<DoneSet> lifts(int day, int week, List<PrescribedSets> asked, List<ResolvedLoad> loads, Set<Lift> going);
+    }
+
     /**
      * Where a run first asks for more than can be expected of the lifter by then.
      *
@@ -88,21 +102,31 @@ public final class Projection {
     private final Block block;
     private final Resolver resolver;
     private final Log log;
+    private final Optional<Rehearsed> rehearsed;
     private final List<List<List<PrescribedSets>>> prescriptions = new ArrayList<>();
     private final List<List<List<ResolvedLoad>>> loads = new ArrayList<>();
     private final List<Wall> walls = new ArrayList<>();
     private final Map<Key, List<OpenRun>> openRuns = new HashMap<>();
     private int sessions;
 
-    private Projection(Block block, Resolver resolver, Log log) {
+    /** @param plan the block as it stands; a day on which no run goes on asks for the same whoever rehearses it */
+    private record Rehearsed(Projection plan, Rehearsal by) {}
+
+    private Projection(Block block, Resolver resolver, Log log, Optional<Rehearsed> rehearsed) {
         this.block = block;
         this.resolver = resolver;
         this.log = log;
+        this.rehearsed = rehearsed;
     }
 
     /** Works a block out, when it is first asked; for one open. */
     public static Projection of(Block block, Resolver resolver, Log log) {
-        return new Projection(block, resolver, log);
+        return new Projection(block, resolver, log, Optional.empty());
+    }
+
+    /** The same block with somebody lifting all of it that has not been lifted; at once. */
+    public void rehearse(Rehearsal by) {
+        new Projection(block, resolver, log, Optional.of(new Rehearsed(this, by))).work();
     }
 
     private void work() {
@@ -118,20 +142,25 @@ public final class Projection {
                     new ArrayList<>(Collections.nCopies(block.days().size(), List.of()));
             for (int day : block.daysByDate()) {
                 List<Place> places = new ArrayList<>();
-                List<PrescribedSets> today = PrescribedSets.tiring(asked(day, week, places), resolver.catalogue());
-                List<ResolvedLoad> todays = resolver.resolve(today);
+                boolean fixed = rehearsed.isPresent() && !goesOn(day, going);
+                List<PrescribedSets> today = fixed
+                        ? rehearsed.get().plan().prescriptions(day, week)
+                        : PrescribedSets.tiring(asked(day, week, places), resolver.catalogue());
+                List<ResolvedLoad> todays = fixed ? rehearsed.get().plan().loads(day, week) : resolver.resolve(today);
                 asked.set(day, today);
                 comesTo.set(day, todays);
-                if (!going.isEmpty() && !block.shape().get(week).deload()) {
-                    Optional<List<DoneSet>> done = log.on(day, week);
+                Optional<List<DoneSet>> done = log.on(day, week);
+                boolean lift = done.isEmpty() && rehearsed.isPresent();
+                List<DoneSet> sets =
+                        lift ? rehearsed.get().by().lifts(day, week, today, todays, going) : done.orElse(List.of());
+                if (!fixed && !going.isEmpty() && !block.shape().get(week).deload()) {
                     for (int i = 0; i < today.size(); i++) {
                         if (!going.contains(today.get(i).lift())) {
                             continue;
                         }
                         Session session = new Session(today.get(i), todays.get(i), places.get(i), week);
-                        if (done.isPresent()) {
-                            lifted(session, done.get());
-                        } else {
+                        boolean kept = lifted(session, sets);
+                        if (!kept && done.isEmpty()) {
                             ahead(session, Math.max(0, week - lifted));
                         }
                     }
@@ -140,6 +169,11 @@ public final class Projection {
             prescriptions.add(asked);
             loads.add(comesTo);
         }
+    }
+
+    /** Whether anything that a day asks for in any week may go on with a run. */
+    private boolean goesOn(int day, Set<Lift> going) {
+        return block.days().get(day).slots().stream().anyMatch(slot -> going.contains(slot.lift()));
     }
 
     /** One part of a day, with what it comes to and where it stands. */
@@ -267,7 +301,8 @@ public final class Projection {
                         .max(Comparator.comparing(open -> open.last.run().load())));
     }
 
-    private void lifted(Session session, List<DoneSet> done) {
+    /** Goes on with what was lifted of a session; no where nothing of it was. */
+    private boolean lifted(Session session, List<DoneSet> done) {
         List<LiftedSet> sets = done.stream()
                 .filter(d -> session.asked.isAnsweredBy(d.task()))
                 .map(DoneSet::set)
@@ -279,6 +314,7 @@ public final class Projection {
                     sets.stream().map(LiftedSet::load).max(Mass::compareTo).orElseThrow();
             keep(session, run(session, session.load.load().orElse(heaviest)), result, false);
         }
+        return !sets.isEmpty();
     }
 
     private void ahead(Session session, int weeks) {

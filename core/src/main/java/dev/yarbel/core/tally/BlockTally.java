@@ -169,7 +169,8 @@ public final class BlockTally {
                         BigDecimal.valueOf(close).divide(BigDecimal.valueOf(all), 6, RoundingMode.HALF_UP)));
     }
 
-    private boolean isClose(Lift lift) {
+    /** Whether a lift is contested, or so near to one that is that it counts as its variation. */
+    public boolean isClose(Lift lift) {
         Variation variation = catalogue.of(lift);
         if (variation.contest()) {
             return true;

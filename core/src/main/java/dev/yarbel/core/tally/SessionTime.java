@@ -35,6 +35,10 @@ public final class SessionTime {
         Set<Lift> begun = new HashSet<>();
         for (int i = 0; i < day.size(); i++) {
             PrescribedSets prescription = day.get(i);
+            if (prescription.sets() == 0) {
+                // cut on the floor
+                continue;
+            }
             if (begun.add(prescription.lift()) && prescription.part().work().countsReps()) {
                 seconds += SECONDS_A_SET_UP
                         + (long) SECONDS_A_STEP * steps(loads.get(i), resolver.numbers(prescription.lift()));
@@ -53,20 +57,24 @@ public final class SessionTime {
     }
 
     private static long seconds(PrescribedSets prescription, List<PrescribedSets> day) {
-        return prescription.part().work().accept(new Seconds(prescription.part(), inTurn(prescription, day)));
+        return prescription
+                .part()
+                .work()
+                .accept(new Seconds(prescription.part(), prescription.sets(), inTurn(prescription, day)));
     }
 
     /**
      * How long a part takes.
      *
+     * @param sets of it that are asked for
      * @param inTurn how many slots are done in turn, its own included
      */
-    private record Seconds(Part part, int inTurn) implements Work.Visitor<Long> {
+    private record Seconds(Part part, int sets, int inTurn) implements Work.Visitor<Long> {
 
         private static final int REPS_TO_THE_LIMIT = 8;
 
         private long sets(long work) {
-            return part.sets() * (work + Rest.after(part).toSeconds() / inTurn);
+            return sets * (work + Rest.after(part).toSeconds() / inTurn);
         }
 
         private long reps(int reps) {

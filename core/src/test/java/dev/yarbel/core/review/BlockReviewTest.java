@@ -27,7 +27,6 @@ import dev.yarbel.core.session.References;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.shape.Taper;
-import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Habit;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -79,13 +78,7 @@ class BlockReviewTest {
                         Map.of(Lift.SQUAT, numbers, Lift.DEADLIFT, numbers, Lift.BENCH_PRESS, numbers),
                         Catalogue.STANDARD.ratios()));
         Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
-        return BlockReview.of(
-                block,
-                projection,
-                resolver,
-                BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
-                Catalogue.STANDARD,
-                facts);
+        return BlockReview.of(UnderReview.of(block, projection, resolver, Projection.Log.NONE, facts));
     }
 
     private static List<Kind> kinds(List<Mark> marks) {

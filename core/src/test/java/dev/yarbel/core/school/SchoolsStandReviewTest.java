@@ -24,6 +24,7 @@ import dev.yarbel.core.review.BlockReview;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.review.KnownFacts;
 import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.review.UnderReview;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
@@ -160,13 +161,7 @@ class SchoolsStandReviewTest {
         Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
         KnownFacts facts = new KnownFacts();
         facts.mastery = drawn.mastery();
-        List<Mark> marks = BlockReview.of(
-                block,
-                projection,
-                resolver,
-                BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD),
-                Catalogue.STANDARD,
-                facts);
+        List<Mark> marks = BlockReview.of(UnderReview.of(block, projection, resolver, Projection.Log.NONE, facts));
         // daily practice is not for the very strong, and they are told
         boolean misfit =
                 drawn.request().lifts().values().stream().anyMatch(asked -> asked.school() == School.HIGH_FREQUENCY);

@@ -33,7 +33,6 @@ public record Lived(int sets, int onTarget, int missed, double gain, int episode
     private static final double ENDS = 0.01;
     private static final int DAYS_BEFORE = 3;
     private static final int DAYS_TO_FIND = 21;
-    private static final double STEP = 2.5;
 
     /** How much lighter an easy week is, with half the sets. */
     static final double EASY = 0.9;
@@ -87,12 +86,8 @@ public record Lived(int sets, int onTarget, int missed, double gain, int episode
     }
 
     private static Set set(TrainedLifter lifter, Lift lift, double wanted, int reps) {
-        double load = loaded(wanted);
+        double load = Gym.loaded(wanted);
         return new Set(load, reps, lifter.lift(lift, load, reps));
-    }
-
-    static double loaded(double wanted) {
-        return Math.max(20, Math.round(wanted / STEP) * STEP);
     }
 
     /** Counts while somebody lives. */

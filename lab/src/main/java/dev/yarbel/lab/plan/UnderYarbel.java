@@ -14,11 +14,6 @@ import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
-import dev.yarbel.core.equipment.Bar;
-import dev.yarbel.core.equipment.BarKit;
-import dev.yarbel.core.equipment.BarLoads;
-import dev.yarbel.core.equipment.Plate;
-import dev.yarbel.core.equipment.PlateSet;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.MaxEstimate;
@@ -58,7 +53,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -81,7 +75,6 @@ public final class UnderYarbel implements Way {
     private static final int MOST_WEEKS = 12;
 
     private static final Calls CALLS = new Calls(Calls.RULES);
-    private static final BarLoads GYM = gym();
 
     private final boolean answers;
     private final boolean byRatings;
@@ -120,14 +113,6 @@ public final class UnderYarbel implements Way {
             workingMax.put(lift, tested);
         }
         history = StrengthHistory.of(filter, starts, List.of());
-    }
-
-    private static BarLoads gym() {
-        Map<Plate, Integer> plates = new LinkedHashMap<>();
-        for (String figure : List.of("25", "20", "15", "10", "5", "2.5", "1.25")) {
-            plates.put(Plate.of(figure, MassUnit.KG), figure.equals("25") ? 6 : 2);
-        }
-        return BarLoads.of(new BarKit(new Bar("bar", Mass.ofKg(20)), Mass.ZERO, PlateSet.of(plates)));
     }
 
     private static Mass mass(double kg) {
@@ -180,7 +165,7 @@ public final class UnderYarbel implements Way {
         LifterStrength strength = history.on(today);
         Map<Lift, LiftNumbers> numbers = new HashMap<>();
         LIFTS.forEach(lift -> numbers.put(lift, numbers(strength, lift)));
-        Resolver resolver = new Resolver(KitInUse.of(GYM), Rounding.NEAREST, Numbers.of(numbers));
+        Resolver resolver = new Resolver(KitInUse.of(Gym.USUAL), Rounding.NEAREST, Numbers.of(numbers));
         Projection.Log lifted = new LiftedThisWeek(block);
         return new PlanAhead(block, resolver, lifted, Lifted.NOTHING, Projection.of(block, resolver, lifted), today);
     }

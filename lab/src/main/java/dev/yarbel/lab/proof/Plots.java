@@ -8,6 +8,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.lab.lifter.Life;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -91,6 +92,29 @@ final class Plots {
 
     /** How often the truth lies within a range, against how often it should. */
     static String calibration(Score score) {
+        double[] spreads = {0.2533, 0.5244, 0.6745, 0.8416, 1.0364, 1.2816, 1.6449, 1.9600, 2.5758};
+        double[] nominal = {0.2, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.99};
+        double[] held = Arrays.stream(spreads).map(score::within).toArray();
+        return saidAndTrue(
+                nominal,
+                held,
+                "is to hold the truth so often",
+                "up: holds it so often",
+                "How often ranges hold the truth");
+    }
+
+    /** How often sets were missed, against how likely that was said to be. */
+    static String reliability(List<RehearsalProof.Bin> bins) {
+        return saidAndTrue(
+                bins.stream().mapToDouble(RehearsalProof.Bin::said).toArray(),
+                bins.stream().mapToDouble(RehearsalProof.Bin::missed).toArray(),
+                "said to be missed",
+                "up: was missed so often",
+                "How often sets are missed that a rehearsal says will be");
+    }
+
+    /** Shares that came true against those that were said; on the diagonal they agree. */
+    private static String saidAndTrue(double[] said, double[] came, String along, String up, String title) {
         int left = 60;
         int top = 20;
         int side = 360;
@@ -103,20 +127,18 @@ final class Plots {
             body.append(text(left - 8, y + 5, "end", QUIET, percent + " %"));
         }
         body.append(line(left, top + side, left + side, top, QUIET, 1));
-        double[] spreads = {0.2533, 0.5244, 0.6745, 0.8416, 1.0364, 1.2816, 1.6449, 1.9600, 2.5758};
-        double[] nominal = {0.2, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.99};
         StringBuilder path = new StringBuilder();
-        for (int i = 0; i < spreads.length; i++) {
-            double x = left + side * nominal[i];
-            double y = top + side * (1 - score.within(spreads[i]));
+        for (int i = 0; i < said.length; i++) {
+            double x = left + side * said[i];
+            double y = top + side * (1 - came[i]);
             path.append(String.format(Locale.ROOT, "%s%.1f %.1f", i == 0 ? "M" : "L", x, y));
             body.append(
                     String.format(Locale.ROOT, "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"4\" fill=\"%s\"/>%n", x, y, TIDE));
         }
         body.append(path(path.toString(), TIDE, 2, "none"));
-        body.append(text(left + side / 2.0, top + side + 40, "middle", QUIET, "is to hold the truth so often"));
-        body.append(text(left + side + 20, top + 20, "start", QUIET, "up: holds it so often"));
-        return svg(top + side + 52, "How often ranges hold the truth", body.toString());
+        body.append(text(left + side / 2.0, top + side + 40, "middle", QUIET, along));
+        body.append(text(left + side + 20, top + 20, "start", QUIET, up));
+        return svg(top + side + 52, title, body.toString());
     }
 
     private static String path(String d, String colour, double width, String fill) {

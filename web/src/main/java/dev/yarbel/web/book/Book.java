@@ -105,8 +105,14 @@ public class Book {
         Map<LiftNumbersEntity, List<SetDownMax>> recorded = recorded(lifter.clubId(), lifter.id());
         SetDown setDown = setDown(lifter.clubId(), recorded);
         Strengths.WorkedOut worked = strengths.workedOut(lifter.clubId(), lifter.id(), setDown, from, counting());
+        LifterStrength strength = worked.history().on(today(), counting());
         return new FinishedWork(
-                from, setDown.catalogue(), setDown.usual(), lifts(recorded, setDown, worked), worked.log());
+                from,
+                setDown.catalogue(),
+                setDown.usual(),
+                strength,
+                lifts(recorded, setDown, strength, finished(worked.log())),
+                worked.log());
     }
 
     private SetDown setDown(long clubId, Map<LiftNumbersEntity, List<SetDownMax>> recorded) {
@@ -151,9 +157,10 @@ public class Book {
     }
 
     private List<LiftRecord> lifts(
-            Map<LiftNumbersEntity, List<SetDownMax>> recorded, SetDown setDown, Strengths.WorkedOut worked) {
-        List<LiftedSession> finished = finished(worked.log());
-        LifterStrength strength = worked.history().on(today(), counting());
+            Map<LiftNumbersEntity, List<SetDownMax>> recorded,
+            SetDown setDown,
+            LifterStrength strength,
+            List<LiftedSession> finished) {
         SpeedTables speeds = SpeedTables.of(setDown.usual(), finished);
         Function<Lift, LiftRecord.Learnt> learnt =
                 lift -> learnt(lift, setDown.decisions(), setDown.catalogue().root(lift), strength, speeds);

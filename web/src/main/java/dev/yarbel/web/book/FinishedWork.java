@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -30,6 +31,7 @@ final class FinishedWork {
     private final LocalDate since;
     private final Catalogue catalogue;
     private final UsualKit usual;
+    private final LifterStrength strength;
     private final List<LiftRecord> lifts;
     private final List<SessionLog> log;
     private final Supplier<List<Best.PastSet>> pastSets;
@@ -41,12 +43,20 @@ final class FinishedWork {
      * @param since the log holds every finished session from this day on
      * @param catalogue the lifts that the lifter's club knows
      * @param usual what the lifter wears where nobody says anything else
+     * @param strength what is believed of the lifter today
      * @param log oldest first
      */
-    FinishedWork(LocalDate since, Catalogue catalogue, UsualKit usual, List<LiftRecord> lifts, List<SessionLog> log) {
+    FinishedWork(
+            LocalDate since,
+            Catalogue catalogue,
+            UsualKit usual,
+            LifterStrength strength,
+            List<LiftRecord> lifts,
+            List<SessionLog> log) {
         this.since = since;
         this.catalogue = catalogue;
         this.usual = usual;
+        this.strength = strength;
         this.lifts = List.copyOf(lifts);
         this.log = List.copyOf(log);
         this.pastSets = SingletonSupplier.of(this::workOutPastSets);
@@ -57,6 +67,7 @@ final class FinishedWork {
         this.since = of.since;
         this.catalogue = of.catalogue;
         this.usual = of.usual;
+        this.strength = of.strength;
         this.lifts = List.copyOf(lifts);
         this.log = of.log;
         this.pastSets = of.pastSets;
@@ -74,6 +85,10 @@ final class FinishedWork {
 
     Catalogue catalogue() {
         return catalogue;
+    }
+
+    LifterStrength strength() {
+        return strength;
     }
 
     List<LiftRecord> lifts() {

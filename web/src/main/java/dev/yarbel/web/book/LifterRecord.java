@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.adjust.SeenSession;
+import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.SetUpDone;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
@@ -48,6 +49,11 @@ public final class LifterRecord {
     /** The lifts that the lifter's club knows. */
     public Catalogue catalogue() {
         return finished.catalogue();
+    }
+
+    /** What is believed of the lifter's strength today. */
+    public LifterStrength strength() {
+        return finished.strength();
     }
 
     public List<LiftRecord> lifts() {

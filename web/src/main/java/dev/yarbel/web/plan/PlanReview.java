@@ -13,9 +13,12 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.review.BlockReview;
 import dev.yarbel.core.review.Gate;
+import dev.yarbel.core.review.Judged;
 import dev.yarbel.core.review.LifterKnown;
 import dev.yarbel.core.review.Mark;
+import dev.yarbel.core.review.UnderReview;
 import dev.yarbel.core.school.School;
+import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Habit;
@@ -60,12 +63,21 @@ class PlanReview {
     }
 
     /** A plan's reckoning and its marks. */
-    record Result(BlockTally reckoning, Habit habit, List<Mark> marks) {}
+    record Result(UnderReview plan, Habit habit, List<Mark> marks) {
+
+        BlockTally reckoning() {
+            return plan.reckoning();
+        }
+    }
 
     /** @param blocks all the lifter's blocks */
     Result review(LifterBlock plan, List<BlockSummary> blocks) {
+        return review(plan, blocks, plan.log());
+    }
+
+    /** @param log what counts as lifted of it */
+    Result review(LifterBlock plan, List<BlockSummary> blocks, Projection.Log log) {
         Catalogue catalogue = plan.standing().catalogue();
-        BlockTally reckoning = BlockTally.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
         Habit habit = Habit.of(
                 plan.standing().log().stream()
                         .filter(SessionLog::finished)
@@ -74,9 +86,9 @@ class PlanReview {
                 plan.block().start().isBefore(plan.today()) ? plan.block().start() : plan.today(),
                 plan.resolver(),
                 catalogue);
-        List<Mark> marks = BlockReview.of(
-                plan.block(), plan.projection(), plan.resolver(), reckoning, catalogue, new Known(plan, blocks, habit));
-        return new Result(reckoning, habit, marks);
+        UnderReview under =
+                UnderReview.of(plan.block(), plan.projection(), plan.resolver(), log, new Known(plan, blocks, habit));
+        return new Result(under, habit, BlockReview.of(under));
     }
 
     /** What a review asks of the book, the roster and the blocks before. */
@@ -211,6 +223,20 @@ class PlanReview {
         return new SheetView.MarkView(marks.kind().name(), stop, said, places, contest);
     }
 
+    /** A line of the checklist in words. */
+    String inWords(LifterBlock plan, Judged.Line line) {
+        if (line.saying() == Judged.Saying.MARKED) {
+            return inWords(plan, (Mark.Together) line.facts().get(0)).text();
+        }
+        return words.say(
+                "checklist.says." + line.saying(),
+                line.facts().stream()
+                        .map(fact -> fact instanceof Percent share
+                                ? words.wholePercent(share)
+                                : fact(fact, plan.lifter().unit()))
+                        .toArray());
+    }
+
     private String text(LifterBlock plan, Mark.Kind kind, List<Lift> lifts, List<Object> of) {
         List<Object> facts = new ArrayList<>();
         facts.add(lifts.stream().limit(MOST_LIFTS).map(words::lift).collect(Collectors.joining(", "))
@@ -238,6 +264,9 @@ class PlanReview {
         }
         if (fact instanceof Percent percent) {
             return words.percent(percent);
+        }
+        if (fact instanceof Lift lift) {
+            return words.lift(lift);
         }
         if (fact instanceof Gate gate) {
             return words.say("gate." + gate);

@@ -78,7 +78,8 @@ class WakeMaker {
         return daily::contains;
     }
 
-    private static Wake wake(LifterBlock plan, Block block, List<WorkLine> lines) {
+    /** The wake of a block for the lifter of a plan. */
+    static Wake wake(LifterBlock plan, Block block, List<WorkLine> lines) {
         Catalogue catalogue = plan.standing().catalogue();
         return Wake.of(block, lines, catalogue, FIGURES, recovers(plan), practised(block, catalogue));
     }

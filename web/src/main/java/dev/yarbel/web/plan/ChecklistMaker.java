@@ -1,0 +1,119 @@
+package dev.yarbel.web.plan;
+
+import dev.yarbel.core.rehearsal.Rehearsal;
+import dev.yarbel.core.review.BlockJudge;
+import dev.yarbel.core.review.Judged;
+import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.DoneSet;
+import dev.yarbel.core.session.Projection;
+import dev.yarbel.web.block.BlockSummary;
+import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Words;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+
+/** Holds a block against the coach's checklist, alone or beside another one, or beside what it asked for. */
+@Component
+class ChecklistMaker {
+
+    /** Beside what the plan asked for; else the number of another block of the lifter. */
+    static final String ASKED = "asked";
+
+    private static final long NONE = 0;
+
+    private final Blocks blocks;
+    private final PlanReview review;
+    private final RehearsalMaker rehearsals;
+    private final Words words;
+
+    ChecklistMaker(Blocks blocks, PlanReview review, RehearsalMaker rehearsals, Words words) {
+        this.blocks = blocks;
+        this.review = review;
+        this.rehearsals = rehearsals;
+        this.words = words;
+    }
+
+    /**
+     * The page's content.
+     *
+     * @param with the number of another block, {@link #ASKED}, or nothing
+     * @throws NotFoundException when the lifter has no such block
+     */
+    ChecklistView view(Person coach, LifterBlock plan, String with) {
+        List<BlockSummary> all = blocks.of(plan.lifter());
+        ChecklistView.Column own = column(plan, all, plan.name());
+        Optional<ChecklistView.Column> other = with.isBlank()
+                ? Optional.empty()
+                : Optional.of(with.equals(ASKED) ? asked(plan, all) : other(coach, plan, all, with));
+        return ChecklistView.of(
+                own,
+                other,
+                all.stream().filter(block -> block.id() != plan.blockId()).toList(),
+                hasBegun(plan));
+    }
+
+    private ChecklistView.Column other(Person coach, LifterBlock plan, List<BlockSummary> all, String with) {
+        long id = all.stream()
+                .map(BlockSummary::id)
+                .filter(number -> String.valueOf(number).equals(with))
+                .findFirst()
+                .orElse(NONE);
+        return blocks.open(plan.lifter(), coach.zone(), Optional.of(id))
+                .map(block -> column(block, all, block.name()))
+                .orElseThrow(NotFoundException::new);
+    }
+
+    /** The same block as if nothing of it had been lifted: what stood in it is what was asked. */
+    private ChecklistView.Column asked(LifterBlock plan, List<BlockSummary> all) {
+        Projection.Log kept = plan.log();
+        Projection.Log nothing = new Projection.Log() {
+            @Override
+            public Optional<List<DoneSet>> on(int day, int week) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<AskedDay> asked(int day, int week) {
+                return kept.asked(day, week);
+            }
+        };
+        PlanReview.Result result = review.review(plan, all, nothing);
+        return column(plan, result, Optional.empty(), words.say("checklist.as-asked"));
+    }
+
+    private ChecklistView.Column column(LifterBlock plan, List<BlockSummary> all, String name) {
+        return column(plan, review.review(plan, all), rehearsals.planned(plan), name);
+    }
+
+    private ChecklistView.Column column(
+            LifterBlock plan, PlanReview.Result result, Optional<Rehearsal> rehearsal, String name) {
+        List<Judged> judged = BlockJudge.of(
+                result.plan(),
+                result.marks(),
+                Optional.of(
+                        WakeMaker.wake(plan, plan.block(), result.reckoning().lines())));
+        return new ChecklistView.Column(
+                name,
+                judged.stream()
+                        .map(one -> new ChecklistView.Answer(
+                                one.question(),
+                                one.verdict(),
+                                one.lines().stream()
+                                        .map(line -> review.inWords(plan, line))
+                                        .toList()))
+                        .toList(),
+                rehearsal.map(of -> RehearsalView.sum(of)).filter(sum -> sum.sets() > 0),
+                plan.lifter().unit());
+    }
+
+    private static boolean hasBegun(LifterBlock plan) {
+        return IntStream.range(0, plan.block().weeks())
+                .anyMatch(week ->
+                        IntStream.range(0, plan.block().days().size()).anyMatch(day -> plan.isFinished(day, week)));
+    }
+}
