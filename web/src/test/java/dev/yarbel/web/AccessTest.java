@@ -202,6 +202,8 @@ class AccessTest {
             entry("POST /lifters/{id}/floor/before", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/why", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/slots/{letter}", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/floor/fallbacks", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/floor/fallbacks", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/changes", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/floor/changes/{change}/back", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/sensor", May.LIFTER_AND_COACH),
@@ -283,6 +285,9 @@ class AccessTest {
             entry("POST /lifters/{id}/book/lifts/{lift}/working-max", Map.of("load", "140")),
             entry("POST /lifters/{id}/practice", Map.of("lift", "squat", "drawn", "7", "left", "2")),
             entry("POST /lifters/{id}/floor/aches", Map.of("place", "KNEE", "weight", "3")),
+            entry(
+                    "POST /lifters/{id}/floor/fallbacks",
+                    Map.of("kind", "TIRED", "once", "11111111-2222-3333-4444-555555555555")),
             entry(
                     "POST /lifters/{id}/floor/before",
                     Map.of("sleep", "4", "fatigue", "4", "stress", "4", "soreness", "4", "joints", "4")),

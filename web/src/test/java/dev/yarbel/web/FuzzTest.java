@@ -181,6 +181,7 @@ class FuzzTest {
                 club.url("/floor?day=0&week=1&task=A.w1"),
                 club.url("/floor?day=0&week=1&cards=yes"),
                 club.url("/floor?day=0&week=2"),
+                club.url("/floor/fallbacks?day=0&week=2"),
                 club.url("/floor/review?day=0&week=1"),
                 club.url("/floor/free"),
                 club.url("/floor/free?task=A.1&session=" + free),

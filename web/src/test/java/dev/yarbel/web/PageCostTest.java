@@ -70,6 +70,7 @@ class PageCostTest {
             base + "/plan/checklist?with=asked",
             base + "/floor",
             base + "/floor?cards=yes",
+            base + "/floor/fallbacks?day=0&week=2",
             base + "/floor/side",
             "/live",
             base + "/book",

@@ -12,6 +12,7 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -262,6 +263,26 @@ public class Sessions {
             amendments.save(new AmendmentEntity(lifter.clubId(), session.id(), token, amendment, reason)
                     .madeBy(person, clock.instant()));
             moved.tell(lifter.clubId(), lifter.id());
+        }
+    }
+
+    /**
+     * Lays several changes over what a day asks for, for one reason and at once; the same ones sent twice are kept once.
+     *
+     * @param once what tells them from others
+     */
+    public void amend(
+            Person person,
+            LifterCard lifter,
+            PlannedDay day,
+            LocalDate date,
+            UUID once,
+            List<Amendment> changes,
+            Optional<String> reason,
+            String planned) {
+        for (int at = 0; at < changes.size(); at++) {
+            UUID token = UUID.nameUUIDFromBytes((once + " " + at).getBytes(StandardCharsets.UTF_8));
+            amend(person, lifter, day, date, token, changes.get(at), reason, planned);
         }
     }
 

@@ -46,11 +46,13 @@ class SlotWriter {
     private final Words words;
     private final Amounts amounts;
     private final SpecialWords special;
+    private final ChangeWords changeWords;
 
-    SlotWriter(Words words, Amounts amounts, SpecialWords special) {
+    SlotWriter(Words words, Amounts amounts, SpecialWords special, ChangeWords changeWords) {
         this.words = words;
         this.amounts = amounts;
         this.special = special;
+        this.changeWords = changeWords;
     }
 
     /** The slots of a day, one document for each part. */
@@ -334,59 +336,11 @@ class SlotWriter {
                 .filter(change -> change.amendment().changesTheDay())
                 .map(change -> new DayDocument.ChangeLine(
                         change.token().toString(),
-                        change.amendment().accept(new Said()),
+                        changeWords.say(change.amendment()),
                         change.reason().orElse(null),
                         change.byName(),
                         change.by()))
                 .toList();
-    }
-
-    private final class Said implements Amendment.Visitor<String> {
-
-        @Override
-        public String shorten(Amendment.Shorten shorten) {
-            return shorten.sets() == 0
-                    ? words.say("amended.skip")
-                    : words.say("amended.shorten", String.valueOf(shorten.sets()));
-        }
-
-        @Override
-        public String swap(Amendment.Swap swap) {
-            return words.say("amended.swap", words.lift(swap.lift()));
-        }
-
-        @Override
-        public String redose(Amendment.Redose redose) {
-            return words.say(
-                    "amended.dose",
-                    String.valueOf(redose.fromSet()),
-                    words.dose(redose.dose().shorthand()));
-        }
-
-        @Override
-        public String another(Amendment.Another another) {
-            return words.say("amended.another", String.valueOf(another.after()));
-        }
-
-        @Override
-        public String atLoad(Amendment.AtLoad at) {
-            return words.say("amended.load", String.valueOf(at.set()), words.load(at.load(), at.unit()));
-        }
-
-        @Override
-        public String step(Amendment.Step step) {
-            return words.say("amended.step", words.load(step.load(), step.unit()), String.valueOf(step.reps()));
-        }
-
-        @Override
-        public String goOn(Amendment.GoOn goOn) {
-            return "";
-        }
-
-        @Override
-        public String checked(Amendment.Checked checked) {
-            return "";
-        }
     }
 
     // ---- what was done

@@ -42,7 +42,7 @@ record RehearsalView(
 
     static final int WIDE = 420;
     static final int HIGH = 110;
-    static final int BARS = 72;
+    static final int BARS = 56;
 
     /** From where on a miss is to be reckoned with. */
     static final double DOUBTFUL = 0.1;
@@ -57,7 +57,7 @@ record RehearsalView(
      *
      * @param area of the range, and the line of its middle, as drawn paths
      */
-    record Fan(Lift lift, String area, String line, Range now, Range after, Range called) {}
+    record Fan(Lift lift, String area, String line, Range now, Range after) {}
 
     /** Four times of five between the ends. */
     record Range(Mass low, Mass middle, Mass high) {}
@@ -66,19 +66,8 @@ record RehearsalView(
      * A week.
      *
      * @param chance that a set of it is missed, in percent; below nothing where nothing of it is rehearsed
-     * @param called the same with what the log says taken into the loads
-     * @param missed sets that may be expected to be missed, to a tenth
      */
-    record Week(
-            int number,
-            LocalDate date,
-            int x,
-            int width,
-            boolean deload,
-            int chance,
-            int called,
-            String missed,
-            int sets) {
+    record Week(int number, int x, int width, boolean deload, int chance) {
 
         /** How high its bar is. */
         public int bar() {
@@ -128,8 +117,8 @@ record RehearsalView(
         Rehearsal planned = both.planned();
         return new RehearsalView(
                 planned.times(),
-                fans(plan, both),
-                weeks(plan, both),
+                fans(plan, planned),
+                weeks(plan, planned),
                 doubtful(plan, planned),
                 sum(planned),
                 sum(both.called()),
@@ -137,24 +126,19 @@ record RehearsalView(
                 planned.unknown());
     }
 
-    private static List<Fan> fans(LifterBlock plan, RehearsalMaker.Both both) {
+    private static List<Fan> fans(LifterBlock plan, Rehearsal rehearsal) {
         Catalogue catalogue = plan.standing().catalogue();
-        List<MaxOutlook> maxes = both.planned().maxes();
-        List<MaxOutlook> contested =
-                maxes.stream().filter(max -> catalogue.of(max.lift()).contest()).toList();
-        return (contested.isEmpty() ? maxes : contested)
+        List<MaxOutlook> contested = rehearsal.maxes().stream()
+                .filter(max -> catalogue.of(max.lift()).contest())
+                .toList();
+        return (contested.isEmpty() ? rehearsal.maxes() : contested)
                 .stream()
                         .limit(MOST_FANS)
-                        .map(max -> fan(
-                                max,
-                                both.called().maxes().stream()
-                                        .filter(other -> other.lift().equals(max.lift()))
-                                        .findFirst()
-                                        .orElse(max)))
+                        .map(max -> fan(plan.lifter().unit(), max))
                         .toList();
     }
 
-    private static Fan fan(MaxOutlook max, MaxOutlook called) {
+    private static Fan fan(MassUnit unit, MaxOutlook max) {
         List<Likely> points = new ArrayList<>();
         points.add(max.now());
         points.addAll(max.weeks());
@@ -176,13 +160,21 @@ record RehearsalView(
                 max.lift(),
                 area.append(back).append('Z').toString(),
                 line.toString(),
-                range(max.now()),
-                range(max.after()),
-                range(called.after()));
+                whole(max.now(), unit),
+                whole(max.after(), unit));
     }
 
     private static String point(String step, double x, double kg, double from, double room) {
         return String.format(Locale.ROOT, "%s%.1f %.1f", step, x, HIGH - HIGH * (kg - from) / room);
+    }
+
+    /** In whole kilograms or pounds: nobody knows a max any nearer. */
+    private static Range whole(Likely likely, MassUnit unit) {
+        return new Range(whole(likely.low(), unit), whole(likely.middle(), unit), whole(likely.high(), unit));
+    }
+
+    private static Mass whole(double kg, MassUnit unit) {
+        return Mass.of(mass(kg).in(unit).setScale(0, RoundingMode.HALF_UP), unit);
     }
 
     private static Range range(Likely likely) {
@@ -193,23 +185,16 @@ record RehearsalView(
         return Mass.of(BigDecimal.valueOf(kg).setScale(2, RoundingMode.HALF_UP), MassUnit.KG);
     }
 
-    private static List<Week> weeks(LifterBlock plan, RehearsalMaker.Both both) {
+    private static List<Week> weeks(LifterBlock plan, Rehearsal rehearsal) {
         int width = 2 * WIDE / plan.block().weeks();
-        List<Week> weeks = new ArrayList<>();
-        for (WeekOutlook week : both.planned().weeks()) {
-            boolean ahead = week.sets() > 0;
-            weeks.add(new Week(
-                    week.week() + 1,
-                    plan.block().start().plusWeeks(week.week()),
-                    week.week() * width,
-                    width,
-                    plan.block().shape().get(week.week()).deload(),
-                    ahead ? percent(week.missed()) : -1,
-                    ahead ? percent(both.called().weeks().get(week.week()).missed()) : -1,
-                    tenths(week.missedSets()),
-                    week.sets()));
-        }
-        return weeks;
+        return rehearsal.weeks().stream()
+                .map(week -> new Week(
+                        week.week() + 1,
+                        week.week() * width,
+                        width,
+                        plan.block().shape().get(week.week()).deload(),
+                        week.sets() > 0 ? percent(week.missed()) : -1))
+                .toList();
     }
 
     private static List<Doubt> doubtful(LifterBlock plan, Rehearsal rehearsal) {
