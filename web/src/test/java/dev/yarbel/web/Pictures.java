@@ -35,15 +35,15 @@ class Pictures {
             browser.picture(FOLDER.resolve("lifters.png"));
             browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
             browser.open("/lifters/4/plan/whole").picture(FOLDER.resolve("block.png"));
+            browser.open("/lifters/1/plan/wake?week=3").picture(FOLDER.resolve("wake.png"));
+            browser.open("/lifters/4/plan/rehearsal").picture(FOLDER.resolve("rehearsal.png"));
+            browser.open("/lifters/4/plan/checklist").picture(FOLDER.resolve("checklist.png"));
             browser.open("/lifters/1/plan/new");
             browser.waitForText("#drawn", "not kept yet");
             browser.picture(FOLDER.resolve("schools.png"));
             browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
             browser.open("/lifters/1/book").picture(FOLDER.resolve("book.png"));
-            browser.open("/lifters/1/profile").picture(FOLDER.resolve("profile.png"));
             browser.open("/lifters/1/book/lifts/squat").picture(FOLDER.resolve("lift.png"));
-            browser.scrollTo("#rates");
-            browser.picture(FOLDER.resolve("rates.png"));
             browser.open("/kit/1?load=101").click("#try button");
             browser.waitForText("#try", "cannot be made here");
             browser.scrollTo(".topbar");
@@ -54,7 +54,6 @@ class Pictures {
             });
             browser.picture(FOLDER.resolve("calls.png"));
             deload(browser);
-            browser.open("/calls/rules").picture(FOLDER.resolve("rules.png"));
             browser.open("/lifters/1/week").picture(FOLDER.resolve("week.png"));
             floor(browser);
         }

@@ -256,12 +256,13 @@ public enum Fallback {
         return changes;
     }
 
-    /** Whether a lift begins with a bar that stands as high as the lifter lowers it from; what is pulled from the floor does not. */
+    /** Whether a lift begins with a bar that stands as high as the lifter lowers it from, or ends on pins; what is pulled from the floor does not. */
     public static boolean needsRack(Catalogue catalogue, Lift lift) {
         Variation variation = catalogue.of(lift);
-        return FROM_A_RACK.contains(variation.implement())
+        boolean lowered = FROM_A_RACK.contains(variation.implement())
                 && variation.start() == Start.LOWERING
                 && variation.pinsTheLifter()
                 && !catalogue.root(lift).equals(Lift.DEADLIFT);
+        return lowered || variation.pins();
     }
 }

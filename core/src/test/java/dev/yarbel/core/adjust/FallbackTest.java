@@ -144,6 +144,8 @@ class FallbackTest {
         assertThat(Fallback.needsRack(Catalogue.STANDARD, new Lift("romanian-deadlift")))
                 .isFalse();
         assertThat(Fallback.needsRack(Catalogue.STANDARD, Lift.BENCH_PRESS)).isTrue();
+        assertThat(Fallback.needsRack(Catalogue.STANDARD, new Lift("pin-squat")))
+                .isTrue();
         assertThat(Fallback.NO_RACK.of(today("deadlift 3x5 80%")).changes()).isEmpty();
     }
 

@@ -10,11 +10,12 @@ import dev.yarbel.web.page.Htmx;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -110,10 +111,12 @@ class FallbackController {
 
     private OfferView offer(Fallback kind, Fallback.Today today) {
         Fallback.Offer offer = kind.of(today);
-        Map<String, List<String>> said = new LinkedHashMap<>();
+        Map<String, Set<String>> said = new LinkedHashMap<>();
         for (Amendment amendment : offer.changes()) {
-            said.computeIfAbsent(amendment.letter(), letter -> new ArrayList<>())
-                    .add(changes.say(amendment));
+            // sets of one load are told once
+            String told = amendment instanceof Amendment.AtLoad at ? load(at) : changes.say(amendment);
+            said.computeIfAbsent(amendment.letter(), letter -> new LinkedHashSet<>())
+                    .add(told);
         }
         return new OfferView(
                 kind,
@@ -123,6 +126,10 @@ class FallbackController {
                                 entry.getKey(), lift(today, entry.getKey()), String.join(", ", entry.getValue())))
                         .toList(),
                 UUID.randomUUID());
+    }
+
+    private String load(Amendment.AtLoad at) {
+        return words.say("fallback.at", words.load(at.load(), at.unit()));
     }
 
     private static Lift lift(Fallback.Today today, String letter) {
