@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Blocks4Tests;
 import dev.yarbel.core.block.Phase;
-import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Kits;
@@ -15,7 +15,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
@@ -41,22 +40,9 @@ class WakeTest {
 
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
-    /** A block of so many weeks; each day like {@code 0 squat 3x5 85%}, several slots with a comma between. */
+    /** A block of so many weeks, its days as {@link Blocks4Tests} reads them. */
     private static Block block(int weeks, String... days) {
-        List<TrainingDay> training = new ArrayList<>();
-        for (String day : days) {
-            String[] parts = day.split(" ", 2);
-            List<Slot> slots = new ArrayList<>();
-            for (String slot : parts[1].split(", ")) {
-                String[] words = slot.split(" ", 2);
-                slots.add(new Slot(
-                        String.valueOf((char) ('A' + slots.size())),
-                        new Lift(words[0]),
-                        Collections.nCopies(weeks, Optional.of(Dose.parse(words[1])))));
-            }
-            training.add(new TrainingDay("Day " + training.size(), Integer.parseInt(parts[0]), slots));
-        }
-        return new Block(MONDAY, weeks, training);
+        return new Block(MONDAY, weeks, Blocks4Tests.days(weeks, days));
     }
 
     private static Wake wake(Block block, Recovers lifter) {

@@ -2,8 +2,7 @@ package dev.yarbel.core.rehearsal;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
-import dev.yarbel.core.block.Slot;
-import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.block.Blocks4Tests;
 import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.LifterStrength;
@@ -16,7 +15,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.progress.ExpectedGain;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
@@ -30,7 +28,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** A lifter who squats 200, benches 140 and pulls 240, as was tested the day before, and blocks for them. */
@@ -43,25 +40,9 @@ final class Stages4Tests {
 
     private Stages4Tests() {}
 
-    /** A block of so many weeks; each day like {@code 0 squat 3x5 85%}, several slots with a comma between, several weeks with a bar. */
+    /** A block of so many weeks, its days as {@link Blocks4Tests} reads them. */
     static Block block(int weeks, String... days) {
-        List<TrainingDay> training = new ArrayList<>();
-        for (String day : days) {
-            String[] parts = day.split(" ", 2);
-            List<Slot> slots = new ArrayList<>();
-            for (String slot : parts[1].split(", ")) {
-                String[] words = slot.split(" ", 2);
-                String[] doses = words[1].split("\\|");
-                slots.add(new Slot(
-                        String.valueOf((char) ('A' + slots.size())),
-                        new Lift(words[0]),
-                        IntStream.range(0, weeks)
-                                .mapToObj(week -> Optional.of(Dose.parse(doses[Math.min(week, doses.length - 1)])))
-                                .toList()));
-            }
-            training.add(new TrainingDay("Day " + training.size(), Integer.parseInt(parts[0]), slots));
-        }
-        return new Block(MONDAY, weeks, training);
+        return new Block(MONDAY, weeks, Blocks4Tests.days(weeks, days));
     }
 
     /** The same block with a week as a deload. */

@@ -4,9 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Blocks4Tests;
 import dev.yarbel.core.block.Phase;
-import dev.yarbel.core.block.Slot;
-import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
@@ -16,7 +15,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
-import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.recovery.Recovers;
 import dev.yarbel.core.recovery.RecoveryFigures;
 import dev.yarbel.core.recovery.Wake;
@@ -31,7 +29,6 @@ import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.tally.Habit;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,29 +48,12 @@ class BlockJudgeTest {
     private List<BlockWeek> shape;
     private Optional<LocalDate> contest = Optional.empty();
 
-    /** Each day like {@code 0 squat 3x5 85%}, several slots with a comma between, several weeks with a bar; a week without a dose is a dash. */
+    /** Of days as {@link Blocks4Tests} reads them. */
     private Map<Question, Judged> judged(int weeks, String... days) {
-        List<TrainingDay> training = new ArrayList<>();
-        for (String day : days) {
-            String[] parts = day.split(" ", 2);
-            List<Slot> slots = new ArrayList<>();
-            for (String slot : parts[1].split(", ")) {
-                String[] words = slot.split(" ", 2);
-                String[] doses = words[1].split("\\|");
-                slots.add(new Slot(
-                        String.valueOf((char) ('A' + slots.size())),
-                        new Lift(words[0]),
-                        IntStream.range(0, weeks)
-                                .mapToObj(week -> doses[Math.min(week, doses.length - 1)])
-                                .map(dose -> dose.equals("-") ? Optional.<Dose>empty() : Optional.of(Dose.parse(dose)))
-                                .toList()));
-            }
-            training.add(new TrainingDay("Day " + training.size(), Integer.parseInt(parts[0]), slots));
-        }
         List<BlockWeek> of = shape == null
                 ? IntStream.range(0, weeks).mapToObj(week -> BlockWeek.PLAIN).toList()
                 : shape;
-        Block block = new Block(MONDAY, training, of, contest);
+        Block block = new Block(MONDAY, Blocks4Tests.days(weeks, days), of, contest);
         LiftNumbers numbers =
                 new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT);
         Resolver resolver = new Resolver(
