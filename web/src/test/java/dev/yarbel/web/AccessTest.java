@@ -226,6 +226,8 @@ class AccessTest {
             entry("GET /lifters/{id}/plan/checklist", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/wake", May.THEIR_COACH),
             entry("GET /lifters/{id}/week", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/report", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/report/report.pdf", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/week/week.pdf", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/week", May.THEIR_COACH),
             entry("GET /calls/rules", May.ANY_COACH),

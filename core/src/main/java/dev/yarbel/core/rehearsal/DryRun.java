@@ -139,19 +139,13 @@ final class DryRun implements Projection.Rehearsal {
         double byTop = byTop(part, today);
         int missed = 0;
         double left = 0;
-        int made = 0;
         double kg = 0;
         for (int set = 0; set < part.sets(); set++) {
             int before = today.sets.merge(root, 1, Integer::sum) - 1;
-            double planned = part.kg()[set];
-            kg = part.asked().isPresent()
-                    ? part.made(rated(part, planned * about.grown(), before), set)
-                    : part.top() >= 0
-                            ? part.made(planned * byTop, set)
-                            : part.movable() ? part.made(planned * about.scale, set) : planned;
+            kg = load(part, set, about, byTop, before);
             PossibleLifter.Before as = new PossibleLifter.Before(before, isPrimed(part, kg, today), part.reps() > 1);
             double can = lifter.reps(part.lift(), kg * part.plain(), as);
-            made = reps(part, can, set);
+            int made = reps(part, can, set);
             left = can - Math.max(part.reps(), part.open().isPresent() ? made : 0);
             boolean miss = can < part.reps();
             missed += miss ? 1 : 0;
@@ -169,7 +163,19 @@ final class DryRun implements Projection.Rehearsal {
         if (missed > 0) {
             today.missed.add(root);
         }
-        tally.add(place, part, missed, left, made, kg);
+        tally.add(place, part, missed, left, kg);
+    }
+
+    /** What is put on for a set. */
+    private double load(RehearsedPart part, int set, Known about, double byTop, int before) {
+        double planned = part.kg()[set];
+        if (part.asked().isPresent()) {
+            return part.made(rated(part, planned * about.grown(), before), set);
+        }
+        if (part.top() >= 0) {
+            return part.made(planned * byTop, set);
+        }
+        return part.movable() ? part.made(planned * about.scale, set) : planned;
     }
 
     /** What a top that was lifted makes of what hangs on it. */

@@ -1,6 +1,7 @@
 package dev.yarbel.core.rehearsal;
 
 import dev.yarbel.core.effort.Rpe;
+import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -28,6 +29,7 @@ import java.util.Optional;
  * @param top the place of the part of the same day that the load hangs on; below nothing where on none
  * @param movable whether the load hangs on a max, and so goes after it where calls are taken
  * @param step between the loads that can be made near it, in kg
+ * @param lightest that can be made, in kg
  */
 record RehearsedPart(
         PrescribedSets prescription,
@@ -41,7 +43,8 @@ record RehearsedPart(
         Optional<Double> asked,
         int top,
         boolean movable,
-        double step) {
+        double step,
+        double lightest) {
 
     /** Whoever stops where form breaks leaves so many; a starting value of ours. */
     private static final double FORM_LEAVES = 1;
@@ -73,6 +76,8 @@ record RehearsedPart(
         boolean says = loaded.filter(of -> of.fit().load().isPositive()).isPresent()
                 && known.contains(prescription.lift())
                 && isCounted(part);
+        Optional<AvailableLoads> kit =
+                Optional.of(prescription.lift()).filter(lift -> says).flatMap(resolver::kit);
         Demand demand = Demand.of(prescription, numbers);
         double[] kg = new double[prescription.sets()];
         for (int i = 0; says && i < kg.length; i++) {
@@ -90,12 +95,9 @@ record RehearsedPart(
                 part.basis().rating().map(rating -> rating.halvesLeft() / 2.0),
                 loaded.map(of -> topOf(of, day, at)).orElse(-1),
                 part.basis().share().filter(share -> share.of().isMax()).isPresent(),
-                says
-                        ? step(
-                                resolver,
-                                prescription.lift(),
-                                loaded.orElseThrow().fit().load())
-                        : 0);
+                kit.map(made -> kg(made.stepAt(loaded.orElseThrow().fit().load())))
+                        .orElse(0.0),
+                kit.map(AvailableLoads::lightest).map(RehearsedPart::kg).orElse(0.0));
     }
 
     /** Whether a max says whether it is made: partials, what is only lowered and what is helped say nothing of it. */
@@ -144,10 +146,6 @@ record RehearsedPart(
         return -1;
     }
 
-    private static double step(Resolver resolver, Lift lift, Mass load) {
-        return resolver.kit(lift).map(kit -> kg(kit.stepAt(load))).orElse(0.0);
-    }
-
     /** Whether repetitions are worked up through a range. */
     boolean isRange() {
         return most < NO_END && most > reps;
@@ -159,6 +157,6 @@ record RehearsedPart(
 
     /** A load as it can be made, near the planned one. */
     double made(double wanted, int set) {
-        return step <= 0 ? wanted : kg[set] + Math.round((wanted - kg[set]) / step) * step;
+        return step <= 0 ? wanted : Math.max(lightest, kg[set] + Math.round((wanted - kg[set]) / step) * step);
     }
 }

@@ -12,17 +12,7 @@ import dev.yarbel.core.lift.Lift;
  * @param missed how likely it is that a repetition of any of them is missed, 0 to 1
  * @param missedSets how many of them may be expected to be missed
  * @param left repetitions really left after the last one; below nothing where it was missed
- * @param reps of the last one
  * @param load of the last one, in kg
  */
 public record SetsOutlook(
-        int day,
-        int week,
-        int part,
-        Lift lift,
-        int sets,
-        double missed,
-        double missedSets,
-        Likely left,
-        Likely reps,
-        Likely load) {}
+        int day, int week, int part, Lift lift, int sets, double missed, double missedSets, Likely left, Likely load) {}

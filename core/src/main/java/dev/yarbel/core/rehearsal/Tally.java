@@ -41,7 +41,6 @@ final class Tally {
         private final Lift lift;
         private final int sets;
         private final double[] left;
-        private final double[] reps;
         private final double[] load;
         private int missed;
         private int missedSets;
@@ -51,7 +50,6 @@ final class Tally {
             this.lift = lift;
             this.sets = sets;
             this.left = new double[times];
-            this.reps = new double[times];
             this.load = new double[times];
         }
     }
@@ -61,10 +59,9 @@ final class Tally {
         run++;
     }
 
-    void add(DryRun.Place place, RehearsedPart part, int missed, double left, int reps, double kg) {
+    void add(DryRun.Place place, RehearsedPart part, int missed, double left, double kg) {
         OfPart of = of(place, part);
         of.left[run] = left;
-        of.reps[run] = reps;
         of.load[run] = kg;
         of.missed += missed > 0 ? 1 : 0;
         of.missedSets += missed;
@@ -112,7 +109,6 @@ final class Tally {
                         of.missed / (double) times,
                         of.missedSets / (double) times,
                         Likely.of(of.left),
-                        Likely.of(of.reps),
                         Likely.of(of.load)))
                 .toList();
     }

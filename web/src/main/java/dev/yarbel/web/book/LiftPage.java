@@ -4,6 +4,7 @@ import dev.yarbel.core.effort.RepFormula;
 import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.equipment.Fit;
+import dev.yarbel.core.estimate.FormBreak;
 import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.RatingBias;
 import dev.yarbel.core.estimate.RecordedMax;
@@ -18,6 +19,8 @@ import dev.yarbel.core.lift.Ratio;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.record.CoachSeen;
+import dev.yarbel.core.record.LiftedSession;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.web.roster.LifterCard;
@@ -26,6 +29,8 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +42,7 @@ import java.util.Optional;
  * @param ratio the ratio to the parent in use
  * @param hanging what a share would hang on, reference by reference
  * @param reading what the newest rep max says of the single
+ * @param form where repetitions stop being clean, and where the lift was seen to be weak
  * @param rates how the lifter rates sets of its family; empty before anything is known
  * @param setUps what was lifted in set-ups of their own, and what is believed of them
  * @param settling the set that would settle a doubt about the max, and the load of it that can be made
@@ -50,6 +56,7 @@ record LiftPage(
         List<Hanging> hanging,
         Optional<Reading> reading,
         Optional<MasterySuggestion> suggestion,
+        FormSeen form,
         Optional<Rates> rates,
         Optional<Settling> settling,
         List<OwnSetUp> setUps,
@@ -64,6 +71,41 @@ record LiftPage(
 
     /** A set that would tell much, with a load that can be made. */
     record Settling(SettlingSet set, Mass load) {}
+
+    /**
+     * What was seen of the lift's form.
+     *
+     * @param breaks empty where nobody looked
+     * @param zone where somebody of the decided mastery works by that
+     * @param links weak links that were noted, the one noted most often first
+     */
+    record FormSeen(Optional<FormBreak> breaks, Optional<FormBreak.Zone> zone, List<Link> links) {
+
+        /** A weak link, how often it was noted and when last. */
+        record Link(CoachSeen.WeakLink link, long times, LocalDate last) {}
+
+        static FormSeen of(LiftRecord own, LifterRecord standing) {
+            List<LiftedSession> log = standing.log().stream()
+                    .filter(SessionLog::finished)
+                    .map(SessionLog::lifted)
+                    .toList();
+            Optional<FormBreak> breaks = own.estimate().flatMap(max -> FormBreak.of(own.lift(), log, max));
+            Map<CoachSeen.WeakLink, List<LocalDate>> noted = new EnumMap<>(CoachSeen.WeakLink.class);
+            log.forEach(session -> session.sets().stream()
+                    .filter(set -> set.lift().equals(own.lift()))
+                    .flatMap(set -> set.details().coach().link().stream())
+                    .forEach(link ->
+                            noted.computeIfAbsent(link, of -> new ArrayList<>()).add(session.date())));
+            return new FormSeen(
+                    breaks,
+                    breaks.flatMap(found -> own.mastery().map(found::zone)),
+                    noted.entrySet().stream()
+                            .map(entry -> new Link(
+                                    entry.getKey(), entry.getValue().size(), Collections.max(entry.getValue())))
+                            .sorted(Comparator.comparingLong(link -> -link.times()))
+                            .toList());
+        }
+    }
 
     /**
      * How a lifter rates.
@@ -163,6 +205,7 @@ record LiftPage(
                                 lifter.sex(),
                                 lifter.soonOutOfBreath()),
                         today),
+                FormSeen.of(own, standing),
                 Rates.of(own, standing),
                 loads.flatMap(there -> own.learnt()
                         .settling()

@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.recovery.Recovers;
 import dev.yarbel.core.recovery.RecoveryFigures;
 import dev.yarbel.core.recovery.Spread;
+import dev.yarbel.core.recovery.TissueLedger;
 import dev.yarbel.core.recovery.Wake;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.Projection;
@@ -21,6 +22,7 @@ import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftRecord;
+import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
@@ -100,7 +102,23 @@ class WakeMaker {
         Wake after = laid.equals(plan.block())
                 ? before
                 : wake(plan, laid, lines(plan, laid, Projection.of(laid, plan.resolver(), plan.log())));
-        return WakeView.of(plan.block(), before, laid, after, week, better);
+        return WakeView.of(plan.block(), before, laid, after, week, better, tissues(plan, lines));
+    }
+
+    /** What each tissue bore and is to bear, by the plan as it is kept. */
+    private static TissueLedger tissues(LifterBlock plan, List<WorkLine> lines) {
+        return TissueLedger.of(
+                plan.block(),
+                lines,
+                plan.standing().log().stream()
+                        .filter(SessionLog::finished)
+                        .map(SessionLog::lifted)
+                        .toList(),
+                new TissueLedger.Body(
+                        plan.lifter().aches(),
+                        plan.lifter().jobStrains().map(Set::of).orElseGet(Set::of)),
+                plan.resolver(),
+                plan.today());
     }
 
     private static List<WorkLine> lines(LifterBlock plan, Block block, Projection projection) {

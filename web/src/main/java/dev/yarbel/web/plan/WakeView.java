@@ -5,7 +5,9 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.recovery.DayStrain;
 import dev.yarbel.core.recovery.Spread;
+import dev.yarbel.core.recovery.TissueLedger;
 import dev.yarbel.core.recovery.Wake;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -23,6 +25,7 @@ import java.util.Optional;
  * @param now by how many hours hard days of the whole block come too soon as it is kept
  * @param then the same as the days would lie
  * @param laid where each day of the block would lie
+ * @param tissues what each bears, by the plan as it is kept
  * @param better other weekdays on which they come less soon
  */
 record WakeView(
@@ -35,7 +38,8 @@ record WakeView(
         long now,
         long then,
         List<LaidDay> laid,
-        Optional<Spread> better) {
+        Optional<Spread> better,
+        List<Borne> tissues) {
 
     static final int DAYS = 14;
     /** Room for the lifts' names. */
@@ -98,7 +102,39 @@ record WakeView(
         return laid.stream().anyMatch(LaidDay::isMoved);
     }
 
-    static WakeView of(Block kept, Wake before, Block block, Wake wake, int week, Optional<Spread> better) {
+    /**
+     * What a tissue bears, in sets a week.
+     *
+     * @param now this week, or the block's first where it is still to come
+     * @param next the week after; empty where there is none
+     * @param budget empty where it does not ache
+     */
+    record Borne(TissueLedger.Line line, String usedTo, String now, String next, String most, String budget) {
+
+        private static Borne of(TissueLedger.Line line) {
+            return new Borne(
+                    line,
+                    sets(line.usedTo()),
+                    line.ahead().isEmpty() ? "" : sets(line.ahead().get(0)),
+                    line.ahead().size() < 2 ? "" : sets(line.ahead().get(1)),
+                    sets(line.most()),
+                    line.budget().map(Borne::sets).orElse(""));
+        }
+
+        static String sets(double sets) {
+            return BigDecimal.valueOf(Math.round(2 * sets) / 2.0)
+                    .stripTrailingZeros()
+                    .toPlainString();
+        }
+
+        /** What a slot that could spare it loads it with. */
+        public String sets(TissueLedger.Relief relief) {
+            return sets(relief.sets());
+        }
+    }
+
+    static WakeView of(
+            Block kept, Wake before, Block block, Wake wake, int week, Optional<Spread> better, TissueLedger tissues) {
         LocalDate first = block.start().plusWeeks(week);
         LocalDate end = first.plusDays(DAYS);
         List<Wake.Trail> trails = wake.trails().stream()
@@ -119,7 +155,8 @@ record WakeView(
                 before.tooSoon(),
                 wake.tooSoon(),
                 laid(kept, block),
-                better);
+                better,
+                tissues.tissues().stream().map(Borne::of).toList());
     }
 
     private static List<LaidDay> laid(Block kept, Block block) {

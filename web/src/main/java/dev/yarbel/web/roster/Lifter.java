@@ -207,6 +207,7 @@ class Lifter {
                         Optional.ofNullable(sleep).map(BigDecimal::doubleValue),
                         stress == Stress.MUCH,
                         Optional.ofNullable(birthYear)),
+                Optional.ofNullable(jobStrains),
                 demand(),
                 Optional.ofNullable(wordsAt),
                 wordsWaiting,

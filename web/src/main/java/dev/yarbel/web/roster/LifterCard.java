@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.Ache;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.HealedAche;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.lifter.Age;
 import dev.yarbel.core.lifter.HealthCheck;
 import dev.yarbel.core.lifter.Sex;
@@ -38,6 +39,7 @@ import java.util.Optional;
  * @param demand what makes a load heavier than it is for them
  * @param soonOutOfBreath they gasp after fifteen squats with the body alone, or four push-ups
  * @param deloadDue what of their life makes a deload due sooner
+ * @param jobStrains what their work wears most
  * @param wordsAt when words were last said between them and a coach while they lifted
  * @param wordsWaiting those were theirs, and they wait for an answer
  * @param weekWritten the Monday of the newest week that a coach wrote about
@@ -66,6 +68,7 @@ public record LifterCard(
         boolean autopilot,
         boolean soonOutOfBreath,
         DeloadDue deloadDue,
+        Optional<Tissue> jobStrains,
         Demand.Figures demand,
         Optional<Instant> wordsAt,
         boolean wordsWaiting,

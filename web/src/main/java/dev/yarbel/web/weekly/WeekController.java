@@ -1,6 +1,6 @@
 package dev.yarbel.web.weekly;
 
-import dev.yarbel.core.weekly.WeekSeen;
+import dev.yarbel.core.weekly.SpanSeen;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.NotFoundException;
@@ -65,7 +65,7 @@ class WeekController {
     ResponseEntity<byte[]> paper(
             @AuthenticationPrincipal Person person, LifterCard lifter, @RequestParam Optional<LocalDate> from) {
         Map<String, Object> model = model(person, lifter, from);
-        LocalDate monday = ((WeekView) model.get("view")).week().monday();
+        LocalDate monday = ((WeekView) model.get("view")).week().first();
         return pdf.of("weekly/paper-week", Pdf.Paper.PORTRAIT, model)
                 .named(words.say("week.file", lifter.name(), monday));
     }
@@ -119,7 +119,7 @@ class WeekController {
     }
 
     private static LocalDate monday(LifterBlock plan, Optional<LocalDate> from) {
-        LocalDate day = from.orElseGet(() -> WeekSeen.reviewedOn(plan.today()));
+        LocalDate day = from.orElseGet(() -> SpanSeen.reviewedOn(plan.today()));
         try {
             LocalDate monday = day.minusDays(day.getDayOfWeek().getValue() - 1L);
             if (monday.isAfter(plan.today()) || monday.isBefore(FIRST)) {

@@ -3,8 +3,8 @@ package dev.yarbel.web.weekly;
 import dev.yarbel.core.adjust.SeenSet;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.session.Best;
-import dev.yarbel.core.weekly.LiftWeek;
-import dev.yarbel.core.weekly.WeekSeen;
+import dev.yarbel.core.weekly.LiftSpan;
+import dev.yarbel.core.weekly.SpanSeen;
 import dev.yarbel.web.calls.ToldCalls;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
@@ -27,7 +27,7 @@ class WeekDraft {
 
     /** The draft, a sentence or two a line. */
     String of(LifterCard lifter, WeekView view) {
-        WeekSeen week = view.week();
+        SpanSeen week = view.week();
         MassUnit unit = lifter.unit();
         List<String> lines = new ArrayList<>();
         lines.add(head(lifter, view));
@@ -52,14 +52,14 @@ class WeekDraft {
     private String head(LifterCard lifter, WeekView view) {
         String dates = words.say(
                 "week.dates",
-                words.day(view.week().monday()),
-                words.day(view.week().sunday()));
+                words.day(view.week().first()),
+                words.day(view.week().last()));
         return view.block()
                 .map(at -> words.say("week.head.in-block", lifter.name(), dates, at.week(), at.weeks(), at.name()))
                 .orElseGet(() -> words.say("week.head", lifter.name(), dates));
     }
 
-    private String sessions(WeekSeen week) {
+    private String sessions(SpanSeen week) {
         if (week.isEmpty()) {
             return words.say("week.nothing");
         }
@@ -77,7 +77,7 @@ class WeekDraft {
         return told.toString();
     }
 
-    private String lift(LiftWeek lift, MassUnit unit) {
+    private String lift(LiftSpan lift, MassUnit unit) {
         List<String> parts = new ArrayList<>();
         parts.add(lift.best()
                 .map(set -> words.say("week.best-set", set(set, unit)))

@@ -8,7 +8,7 @@ import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.Best;
 import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.ResolvedLoad;
-import dev.yarbel.core.weekly.WeekSeen;
+import dev.yarbel.core.weekly.SpanSeen;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.calls.ToldCalls;
@@ -28,7 +28,7 @@ import java.util.Optional;
  * @param nextIsDeload whether that is a deload
  */
 record WeekView(
-        WeekSeen week,
+        SpanSeen week,
         Optional<InBlock> block,
         List<Best.PastSet> bests,
         List<ToldCalls.Told> calls,
@@ -51,9 +51,9 @@ record WeekView(
     record Ask(Lift lift, Dose dose, Optional<Mass> load) {}
 
     static WeekView of(LifterBlock plan, LocalDate monday, List<ToldCalls.Told> calls) {
-        WeekSeen seen = WeekSeen.of(
+        SpanSeen seen = SpanSeen.week(
                 monday,
-                notDone(plan, monday),
+                notDone(plan, monday, monday.plusDays(DAYS - 1L)),
                 plan.standing().finished(),
                 plan.resolver()::numbers,
                 lift -> plan.standing().of(lift).flatMap(LiftRecord::estimate));
@@ -64,7 +64,7 @@ record WeekView(
                         .map(week ->
                                 new InBlock(plan.name(), week + 1, plan.block().weeks())),
                 plan.standing().bestsSince(monday).stream()
-                        .filter(best -> !best.on().isAfter(seen.sunday()))
+                        .filter(best -> !best.on().isAfter(seen.last()))
                         .toList(),
                 calls,
                 days(plan, monday.plusDays(DAYS)),
@@ -76,13 +76,17 @@ record WeekView(
         return places(plan, monday).stream().map(PlanAhead.DayAhead::week).findFirst();
     }
 
-    /** The days of the block that lie in a week, in order of dates. */
     private static List<PlanAhead.DayAhead> places(LifterBlock plan, LocalDate monday) {
+        return places(plan, monday, monday.plusDays(DAYS - 1L));
+    }
+
+    /** The days of the block from one date to another, in order of dates. */
+    private static List<PlanAhead.DayAhead> places(LifterBlock plan, LocalDate first, LocalDate last) {
         List<PlanAhead.DayAhead> days = new ArrayList<>();
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day = 0; day < plan.block().days().size(); day++) {
                 LocalDate date = plan.block().date(day, week);
-                if (!date.isBefore(monday) && date.isBefore(monday.plusDays(DAYS))) {
+                if (!date.isBefore(first) && !date.isAfter(last)) {
                     days.add(new PlanAhead.DayAhead(day, week, date));
                 }
             }
@@ -91,8 +95,9 @@ record WeekView(
         return days;
     }
 
-    private static List<LocalDate> notDone(LifterBlock plan, LocalDate monday) {
-        return places(plan, monday).stream()
+    /** The days on which the plan asked for something, that have gone by, and were not trained. */
+    static List<LocalDate> notDone(LifterBlock plan, LocalDate first, LocalDate last) {
+        return places(plan, first, last).stream()
                 .filter(at -> at.date().isBefore(plan.today())
                         && asks(plan, at)
                         && plan.session(at.day(), at.week()).isEmpty())

@@ -48,7 +48,10 @@ class FaultPagesTest {
 
     @Test
     void aFormWithoutItsTokenIsNotYours() throws Exception {
-        assertOurs(send("/sign-in", HttpRequest.BodyPublishers.ofString("username=bryn")), 403, "not yours to open");
+        assertOurs(send("/sign-out", HttpRequest.BodyPublishers.ofString("")), 403, "not yours to open");
+        // a sign-in is shown again instead
+        assertThat(send("/sign-in", HttpRequest.BodyPublishers.ofString("username=bryn")).body())
+                .contains("type the password once more");
     }
 
     @Test

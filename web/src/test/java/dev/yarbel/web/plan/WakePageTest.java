@@ -131,4 +131,26 @@ class WakePageTest {
         mvc.perform(get(club.url("/plan/wake?block=" + block + "&weekday=x")).with(club.asCoach()))
                 .andExpect(status().is4xxClientError());
     }
+
+    /** A sore tissue has a budget over all lifts, and what spends it is named. */
+    @Test
+    void whatEachTissueBearsStandsBesideWhatItIsUsedTo() throws Exception {
+        Document sound = page("");
+        assertThat(sound.select("table.tissues tbody th").eachText()).contains("knee", "low back");
+        assertThat(sound.select(".marks li.stop")).isEmpty();
+        mvc.perform(post(club.url("/floor/aches"))
+                        .with(club.asLifter())
+                        .with(csrf())
+                        .param("day", "0")
+                        .param("week", "2")
+                        .param("place", "KNEE")
+                        .param("weight", "6"))
+                .andReturn();
+        Document sore = page("");
+        assertThat(sore.select(".marks li.stop").text())
+                .contains("The knee aches")
+                .contains("a professional’s look")
+                .contains("Squat on Squat");
+        assertThat(sore.select(".marks li.stop a").first().attr("href")).contains("day=0");
+    }
 }

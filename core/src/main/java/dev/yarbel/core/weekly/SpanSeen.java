@@ -12,9 +12,10 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * A week of training from Monday to Sunday: what was asked for beside what was done.
+ * A stretch of training, a week or a block: what was asked for beside what was done.
  *
- * @param monday its first day
+ * @param first its first day
+ * @param last its last day
  * @param notDone the days on which the plan asked for a session and nothing was lifted, in order
  * @param sessions what was finished, in order
  * @param setsAsked the work sets that the finished sessions were asked for, preparation left out
@@ -22,20 +23,21 @@ import java.util.function.Function;
  * @param lifts each lift that was trained, in the order in which it first was
  * @param pain where it hurt, in the lifter's words, once each
  */
-public record WeekSeen(
-        LocalDate monday,
+public record SpanSeen(
+        LocalDate first,
+        LocalDate last,
         List<LocalDate> notDone,
         List<SeenSession> sessions,
         int setsAsked,
         int setsDone,
-        List<LiftWeek> lifts,
+        List<LiftSpan> lifts,
         List<String> pain) {
 
     private static final int DAYS = 7;
 
-    public WeekSeen {
-        if (monday.getDayOfWeek() != DayOfWeek.MONDAY) {
-            throw new IllegalArgumentException(monday + " is no Monday");
+    public SpanSeen {
+        if (last.isBefore(first)) {
+            throw new IllegalArgumentException("a stretch ends after it begins");
         }
         notDone = List.copyOf(notDone);
         sessions = List.copyOf(sessions);
@@ -44,35 +46,55 @@ public record WeekSeen(
     }
 
     /**
-     * The week.
+     * A week from Monday to Sunday.
      *
-     * @param notDone days of the week that were planned, have gone by, and were not trained
-     * @param log finished sessions, oldest first, of that week and of others
+     * @throws IllegalArgumentException when it begins on another day
+     */
+    public static SpanSeen week(
+            LocalDate monday,
+            List<LocalDate> notDone,
+            List<SeenSession> log,
+            Function<Lift, LiftNumbers> numbers,
+            Function<Lift, Optional<MaxEstimate>> estimates) {
+        if (monday.getDayOfWeek() != DayOfWeek.MONDAY) {
+            throw new IllegalArgumentException(monday + " is no Monday");
+        }
+        return of(monday, monday.plusDays(DAYS - 1L), notDone, log, numbers, estimates);
+    }
+
+    /**
+     * The stretch from one day to another.
+     *
+     * @param notDone days of it that were planned, have gone by, and were not trained
+     * @param log finished sessions, oldest first, of that stretch and of others
      * @param numbers by which ratings are read
      * @param estimates of each lift
      */
-    public static WeekSeen of(
-            LocalDate monday,
+    public static SpanSeen of(
+            LocalDate first,
+            LocalDate last,
             List<LocalDate> notDone,
             List<SeenSession> log,
             Function<Lift, LiftNumbers> numbers,
             Function<Lift, Optional<MaxEstimate>> estimates) {
         List<SeenSession> sessions = log.stream()
                 .filter(session ->
-                        !session.date().isBefore(monday) && session.date().isBefore(monday.plusDays(DAYS)))
+                        !session.date().isBefore(first) && !session.date().isAfter(last))
                 .toList();
         List<Lift> lifts = sessions.stream()
                 .flatMap(session -> session.lifts().stream())
                 .distinct()
                 .toList();
-        return new WeekSeen(
-                monday,
+        return new SpanSeen(
+                first,
+                last,
                 notDone,
                 sessions,
-                sessions.stream().mapToInt(WeekSeen::asked).sum(),
-                sessions.stream().mapToInt(WeekSeen::done).sum(),
+                sessions.stream().mapToInt(SpanSeen::asked).sum(),
+                sessions.stream().mapToInt(SpanSeen::done).sum(),
                 lifts.stream()
-                        .map(lift -> LiftWeek.of(lift, monday, sessions, numbers.apply(lift), estimates.apply(lift)))
+                        .map(lift ->
+                                LiftSpan.of(lift, first, last, sessions, numbers.apply(lift), estimates.apply(lift)))
                         .toList(),
                 sessions.stream()
                         .flatMap(session -> session.pain().stream())
@@ -96,11 +118,6 @@ public record WeekSeen(
                         .filter(asked -> !asked.part().work().isPreparation())
                         .isPresent())
                 .count();
-    }
-
-    /** Its last day. */
-    public LocalDate sunday() {
-        return monday.plusDays(DAYS - 1L);
     }
 
     /** How many sessions there were to be: those that were done and those that were not. */

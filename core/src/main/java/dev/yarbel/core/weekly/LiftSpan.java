@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A lift in a week of training.
+ * A lift in a stretch of training.
  *
  * @param sets work sets
  * @param best the heaviest that was made, of those alike the one with more repetitions; empty where none was, or none had a load that is beyond
@@ -22,10 +22,10 @@ import java.util.Optional;
  * @param over those a point or more over their target
  * @param under those a point or more under it
  * @param missed sets missed, whatever for
- * @param estimate as it stood at the end of the week; empty where nothing was known then
- * @param moved how far the week moved it; empty where nothing was known before
+ * @param estimate as it stood at the end of it; empty where nothing was known then
+ * @param moved how far it moved meanwhile; empty where nothing was known before
  */
-public record LiftWeek(
+public record LiftSpan(
         Lift lift,
         int sets,
         Optional<SeenSet> best,
@@ -39,9 +39,10 @@ public record LiftWeek(
 
     private static final int POINT = 2;
 
-    static LiftWeek of(
+    static LiftSpan of(
             Lift lift,
-            LocalDate monday,
+            LocalDate first,
+            LocalDate last,
             List<SeenSession> sessions,
             LiftNumbers numbers,
             Optional<MaxEstimate> estimate) {
@@ -50,11 +51,11 @@ public record LiftWeek(
                 .toList();
         List<Integer> ratings =
                 work.stream().flatMap(set -> set.halvesOver(numbers).stream()).toList();
-        Optional<Mass> before = estimate.flatMap(known -> known.lastMovement(monday.minusDays(1)))
+        Optional<Mass> before = estimate.flatMap(known -> known.lastMovement(first.minusDays(1)))
                 .map(MaxEstimate.Movement::after);
-        Optional<Mass> after = estimate.flatMap(known -> known.lastMovement(monday.plusDays(6)))
-                .map(MaxEstimate.Movement::after);
-        return new LiftWeek(
+        Optional<Mass> after =
+                estimate.flatMap(known -> known.lastMovement(last)).map(MaxEstimate.Movement::after);
+        return new LiftSpan(
                 lift,
                 work.size(),
                 work.stream()

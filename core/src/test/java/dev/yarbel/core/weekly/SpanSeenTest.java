@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class WeekSeenTest {
+class SpanSeenTest {
 
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
@@ -66,13 +66,13 @@ class WeekSeenTest {
         return new MaxEstimate(movements.get(movements.size() - 1).after(), Mass.ofKg(4), movements);
     }
 
-    private static WeekSeen week(List<SeenSession> log, Optional<MaxEstimate> estimate, LocalDate... notDone) {
-        return WeekSeen.of(MONDAY, List.of(notDone), log, lift -> LiftNumbers.NONE, lift -> estimate);
+    private static SpanSeen week(List<SeenSession> log, Optional<MaxEstimate> estimate, LocalDate... notDone) {
+        return SpanSeen.week(MONDAY, List.of(notDone), log, lift -> LiftNumbers.NONE, lift -> estimate);
     }
 
     @Test
     void aWeekIsWhatWasLiftedFromItsMondayToItsSunday() {
-        WeekSeen week = week(
+        SpanSeen week = week(
                 List.of(
                         session(MONDAY.minusDays(1), null, "A 190x1 8"),
                         session(MONDAY, null, "A 180x1 9", "B 140x5 8", "B 140x5 8"),
@@ -108,7 +108,7 @@ class WeekSeenTest {
                         Dose.parse("3x5 140kg"),
                         List.of(new AskedDay.Stood(Optional.of(Mass.ofKg(140)), false)))));
         SeenSession told = session(MONDAY, null, "A 140x5 8", "A 309x5 8");
-        LiftWeek squat = week(
+        LiftSpan squat = week(
                         List.of(new SeenSession(MONDAY, Optional.of(asked), told.done(), Optional.empty())),
                         Optional.empty())
                 .lifts()
@@ -119,7 +119,7 @@ class WeekSeenTest {
 
     @Test
     void whatIsNotKnownIsNotTold() {
-        WeekSeen week = week(List.of(session(MONDAY, null, "A 180x1 done")), Optional.empty());
+        SpanSeen week = week(List.of(session(MONDAY, null, "A 180x1 done")), Optional.empty());
         assertThat(week.lifts()).singleElement().satisfies(squat -> {
             assertThat(squat.rated()).isZero();
             assertThat(squat.estimate()).isEmpty();
@@ -144,13 +144,13 @@ class WeekSeenTest {
         "2026-03-16, 2026-03-09"
     })
     void theWeekThatIsReviewedIsTheOneThatIsMostlyOver(LocalDate today, LocalDate monday) {
-        assertThat(WeekSeen.reviewedOn(today)).isEqualTo(monday);
+        assertThat(SpanSeen.reviewedOn(today)).isEqualTo(monday);
         assertThat(monday.getDayOfWeek()).isEqualTo(DayOfWeek.MONDAY);
     }
 
     @Test
     void aWeekBeginsOnAMonday() {
-        assertThatThrownBy(() -> WeekSeen.of(
+        assertThatThrownBy(() -> SpanSeen.week(
                         MONDAY.plusDays(1), List.of(), List.of(), lift -> LiftNumbers.NONE, lift -> Optional.empty()))
                 .isInstanceOf(IllegalArgumentException.class);
     }
