@@ -10,6 +10,7 @@ import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
@@ -192,5 +193,26 @@ class LearntTest {
         }
         assertThat(page("/book/lifts/squat").select("#rates").text())
                 .contains("Hides about", "From 9 rated sets of half a year, 3 to the limit");
+    }
+
+    /** What coaches mark when they look a session over becomes a number: the share at which form breaks, with its doubt and the work it suggests. */
+    @Test
+    void whereFormBreaksIsReadFromWhatWasSeen() throws Exception {
+        assertThat(page("/book/lifts/squat").select("#form").text()).contains("Nobody has marked");
+        SetDetails clean = SetDetails.NONE.seenBy(seen(CoachSeen.Form.CLEAN, Optional.empty()));
+        SetDetails broken =
+                SetDetails.NONE.seenBy(seen(CoachSeen.Form.BROKEN, Optional.of(CoachSeen.WeakLink.FOLDS_FORWARD)));
+        lifted(12, Lift.SQUAT, 130, 5, "7", clean);
+        lifted(9, Lift.SQUAT, 140, 5, "8", clean);
+        lifted(6, Lift.SQUAT, 165, 3, "9", broken);
+        String form = page("/book/lifts/squat").select("#form").text();
+        assertThat(form)
+                .contains("Repetitions stop being clean at about")
+                .contains("3 sets that somebody looked at, one broken")
+                .contains("noted once");
+    }
+
+    private static CoachSeen seen(CoachSeen.Form form, Optional<CoachSeen.WeakLink> link) {
+        return new CoachSeen(Optional.empty(), Optional.of(form), link, Optional.empty(), Optional.empty());
     }
 }

@@ -50,7 +50,8 @@ class FaultPagesTest {
     void aFormWithoutItsTokenIsNotYours() throws Exception {
         assertOurs(send("/sign-out", HttpRequest.BodyPublishers.ofString("")), 403, "not yours to open");
         // a sign-in is shown again instead
-        assertThat(send("/sign-in", HttpRequest.BodyPublishers.ofString("username=bryn")).body())
+        assertThat(send("/sign-in", HttpRequest.BodyPublishers.ofString("username=bryn"))
+                        .body())
                 .contains("type the password once more");
     }
 
