@@ -3,8 +3,8 @@ package dev.yarbel.core.rehearsal;
 /**
  * How a block is rehearsed.
  *
- * @param calls whether loads go after what was lifted: where sets of a lift were missed or rated a point or more off, what hangs on its max goes
- *     toward the estimate by 2.5 % a session at most; else loads stay as they are planned, and only the laws of runs move them
+ * @param calls whether loads go after what was lifted: where sets of a lift were missed, or its loads and the estimate stand 2.5 % apart, what hangs
+ *     on its max goes toward the estimate by 2.5 % a session at most; else loads stay as they are planned, and only the laws of runs move them
  * @param byFeel how far a lifter who was asked for a rating goes from the planned load toward what the day feels like, 0 to 1
  * @param times how often it is lifted, 1 or more
  * @param seed the same seed is the same rehearsal
