@@ -69,6 +69,7 @@ class PageCostTest {
             base + "/plan/rehearsal/odds",
             base + "/plan/checklist",
             base + "/plan/checklist?with=asked",
+            base + "/plan/rehearsal?with=contest-8",
             base + "/floor",
             base + "/floor?cards=yes",
             base + "/floor/fallbacks?day=0&week=2",

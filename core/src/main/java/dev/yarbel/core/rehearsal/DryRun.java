@@ -13,6 +13,7 @@ import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.TaskKey;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -40,6 +41,7 @@ final class DryRun implements Projection.Rehearsal {
     private final List<Lift> roots;
     private final Map<Lift, Known> known = new HashMap<>();
     private int weeksOver;
+    private boolean isReady;
 
     /** @param roots whose maxes are followed */
     DryRun(Stage stage, PossibleLifter lifter, Manner manner, Tally tally, List<Lift> roots) {
@@ -119,10 +121,25 @@ final class DryRun implements Projection.Rehearsal {
     /** The block is over. */
     void end() {
         weeksGoBy(stage.weeks());
+        ready(stage.last());
+    }
+
+    private void ready(LocalDate day) {
+        if (isReady) {
+            return;
+        }
+        isReady = true;
+        lifter.until(day);
+        for (Lift root : roots) {
+            tally.ready(root, lifter.standing(root) * Math.exp(-lifter.taken(root)));
+        }
     }
 
     private void weeksGoBy(int upTo) {
         for (; weeksOver < upTo; weeksOver++) {
+            if (stage.last().isBefore(stage.endOf(weeksOver))) {
+                ready(stage.last());
+            }
             lifter.until(stage.endOf(weeksOver));
             for (Lift root : roots) {
                 tally.max(root, weeksOver + 1, lifter.standing(root));

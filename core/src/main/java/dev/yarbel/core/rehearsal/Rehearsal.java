@@ -26,10 +26,16 @@ import java.util.stream.Stream;
  * @param sets what may come of each part that is still to be lifted and that a max says something of, in the order of the block's weeks
  * @param weeks of the block
  * @param maxes of the block's lifts that stand for themselves, by the most work
+ * @param lifters what it came to for each of those that it was rehearsed with
  * @param unknown lifts of the block of which too little is known to rehearse them
  */
 public record Rehearsal(
-        int times, List<SetsOutlook> sets, List<WeekOutlook> weeks, List<MaxOutlook> maxes, List<Lift> unknown) {
+        int times,
+        List<SetsOutlook> sets,
+        List<WeekOutlook> weeks,
+        List<MaxOutlook> maxes,
+        List<OneLifter> lifters,
+        List<Lift> unknown) {
 
     private static final double HUNDRED = 100;
 
@@ -37,6 +43,7 @@ public record Rehearsal(
         sets = List.copyOf(sets);
         weeks = List.copyOf(weeks);
         maxes = List.copyOf(maxes);
+        lifters = List.copyOf(lifters);
         unknown = List.copyOf(unknown);
     }
 
@@ -79,6 +86,7 @@ public record Rehearsal(
                 tally.sets(),
                 tally.weeks(),
                 tally.maxes(),
+                tally.lifters(),
                 lifts.stream().filter(lift -> !draws.known().contains(lift)).toList());
     }
 

@@ -1,5 +1,6 @@
 package dev.yarbel.core.rehearsal;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.recovery.DayStrain;
@@ -68,6 +69,14 @@ final class Stage {
     /** The last day of a week. */
     LocalDate endOf(int week) {
         return staged.block().start().plusWeeks(week + 1L).minusDays(1);
+    }
+
+    /** The day that the block leads to: the contest's where it lies within it, else its last. */
+    LocalDate last() {
+        Block block = staged.block();
+        return block.contest()
+                .filter(day -> day.isBefore(block.end()) && !day.isBefore(block.start()))
+                .orElse(block.end());
     }
 
     boolean isAhead(int day, int week) {

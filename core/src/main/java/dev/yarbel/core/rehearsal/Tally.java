@@ -21,11 +21,14 @@ final class Tally {
     private final boolean[][] missedInWeek;
     private final Map<Lift, double[][]> taken = new HashMap<>();
     private final Map<Lift, double[][]> maxes = new LinkedHashMap<>();
+    private final Map<Lift, double[]> ready = new HashMap<>();
+    private final int[] missedSets;
     private int run = -1;
 
     Tally(int times, int weeks, int days) {
         this.times = times;
         this.missedInWeek = new boolean[weeks][times];
+        this.missedSets = new int[times];
         for (int week = 0; week < weeks; week++) {
             List<List<OfPart>> ofWeek = new ArrayList<>();
             for (int day = 0; day < days; day++) {
@@ -66,6 +69,7 @@ final class Tally {
         of.missed += missed > 0 ? 1 : 0;
         of.missedSets += missed;
         missedInWeek[place.week()][run] |= missed > 0;
+        missedSets[run] += missed;
     }
 
     private OfPart of(DryRun.Place place, RehearsedPart part) {
@@ -94,6 +98,21 @@ final class Tally {
     /** @param at 0 before the first week, then the end of each */
     void max(Lift lift, int at, double kg) {
         maxes.computeIfAbsent(lift, of -> new double[missedInWeek.length + 1][times])[at][run] = kg;
+    }
+
+    /** What of a lift is there on the day that the block leads to. */
+    void ready(Lift lift, double kg) {
+        ready.computeIfAbsent(lift, of -> new double[times])[run] = kg;
+    }
+
+    List<OneLifter> lifters() {
+        return IntStream.range(0, times)
+                .mapToObj(at -> {
+                    Map<Lift, Double> of = new HashMap<>();
+                    ready.forEach((lift, each) -> of.put(lift, each[at]));
+                    return new OneLifter(missedSets[at], of);
+                })
+                .toList();
     }
 
     List<SetsOutlook> sets() {
@@ -140,7 +159,11 @@ final class Tally {
                 .map(entry -> {
                     List<Likely> all =
                             Arrays.stream(entry.getValue()).map(Likely::of).toList();
-                    return new MaxOutlook(entry.getKey(), all.get(0), all.subList(1, all.size()));
+                    return new MaxOutlook(
+                            entry.getKey(),
+                            all.get(0),
+                            Likely.of(ready.get(entry.getKey())),
+                            all.subList(1, all.size()));
                 })
                 .toList();
     }

@@ -21,51 +21,38 @@ import org.springframework.stereotype.Component;
 @Component
 class ChecklistMaker {
 
-    /** Beside what the plan asked for; else the number of another block of the lifter. */
+    /** Beside what the plan asked for; else what {@link OtherPlans} names. */
     static final String ASKED = "asked";
-
-    private static final long NONE = 0;
 
     private final Blocks blocks;
     private final PlanReview review;
     private final RehearsalMaker rehearsals;
+    private final OtherPlans others;
     private final Words words;
 
-    ChecklistMaker(Blocks blocks, PlanReview review, RehearsalMaker rehearsals, Words words) {
+    ChecklistMaker(Blocks blocks, PlanReview review, RehearsalMaker rehearsals, OtherPlans others, Words words) {
         this.blocks = blocks;
         this.review = review;
         this.rehearsals = rehearsals;
+        this.others = others;
         this.words = words;
     }
 
     /**
      * The page's content.
      *
-     * @param with the number of another block, {@link #ASKED}, or nothing
-     * @throws NotFoundException when the lifter has no such block
+     * @param with what {@link OtherPlans} names, {@link #ASKED}, or nothing
+     * @throws NotFoundException when there is no such thing
      */
     ChecklistView view(Person coach, LifterBlock plan, String with) {
         List<BlockSummary> all = blocks.of(plan.lifter());
         ChecklistView.Column own = column(plan, all, plan.name());
         Optional<ChecklistView.Column> other = with.isBlank()
                 ? Optional.empty()
-                : Optional.of(with.equals(ASKED) ? asked(plan, all) : other(coach, plan, all, with));
-        return ChecklistView.of(
-                own,
-                other,
-                all.stream().filter(block -> block.id() != plan.blockId()).toList(),
-                hasBegun(plan));
-    }
-
-    private ChecklistView.Column other(Person coach, LifterBlock plan, List<BlockSummary> all, String with) {
-        long id = all.stream()
-                .map(BlockSummary::id)
-                .filter(number -> String.valueOf(number).equals(with))
-                .findFirst()
-                .orElse(NONE);
-        return blocks.open(plan.lifter(), coach.zone(), Optional.of(id))
-                .map(block -> column(block, all, block.name()))
-                .orElseThrow(NotFoundException::new);
+                : with.equals(ASKED)
+                        ? Optional.of(asked(plan, all))
+                        : others.open(coach, plan, all, with).map(beside -> column(beside.plan(), all, beside.name()));
+        return ChecklistView.of(own, other, others.groups(coach, plan, all), hasBegun(plan));
     }
 
     /** The same block as if nothing of it had been lifted: what stood in it is what was asked. */

@@ -2,7 +2,6 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.review.Judged;
-import dev.yarbel.web.block.BlockSummary;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,10 +10,10 @@ import java.util.Optional;
  * A block held against the coach's checklist, question by question.
  *
  * @param columns the block, and what it is beside
- * @param others blocks it may be laid beside
+ * @param others what it may be laid beside
  * @param begun something of it was lifted, so that it may be laid beside what it asked for
  */
-record ChecklistView(List<Column> columns, List<Row> rows, List<BlockSummary> others, boolean begun) {
+record ChecklistView(List<Column> columns, List<Row> rows, List<OtherPlans.Group> others, boolean begun) {
 
     /**
      * A block under the checklist.
@@ -41,7 +40,7 @@ record ChecklistView(List<Column> columns, List<Row> rows, List<BlockSummary> ot
         }
     }
 
-    static ChecklistView of(Column own, Optional<Column> other, List<BlockSummary> others, boolean begun) {
+    static ChecklistView of(Column own, Optional<Column> other, List<OtherPlans.Group> others, boolean begun) {
         List<Column> columns = new ArrayList<>(List.of(own));
         other.ifPresent(columns::add);
         List<Row> rows = new ArrayList<>();
@@ -52,6 +51,11 @@ record ChecklistView(List<Column> columns, List<Row> rows, List<BlockSummary> ot
                     columns.stream().map(column -> column.answers().get(row)).toList()));
         }
         return new ChecklistView(columns, rows, others, begun);
+    }
+
+    /** Whether it stands alone. */
+    public boolean isAlone() {
+        return columns.size() == 1;
     }
 
     /** Whether any of what is laid side by side was rehearsed. */

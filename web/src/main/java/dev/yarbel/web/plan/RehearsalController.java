@@ -3,15 +3,20 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotId;
 import dev.yarbel.core.rehearsal.SetsOutlook;
+import dev.yarbel.web.block.BlockSummary;
+import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -22,11 +27,22 @@ class RehearsalController {
 
     private final RehearsalMaker rehearsals;
     private final StripMaker strips;
-
+    private final Blocks blocks;
+    private final OtherPlans others;
+    private final PlansBeside beside;
     private final Words words;
 
-    RehearsalController(RehearsalMaker rehearsals, StripMaker strips, Words words) {
+    RehearsalController(
+            RehearsalMaker rehearsals,
+            StripMaker strips,
+            Blocks blocks,
+            OtherPlans others,
+            PlansBeside beside,
+            Words words) {
         this.rehearsals = rehearsals;
+        this.blocks = blocks;
+        this.others = others;
+        this.beside = beside;
         this.strips = strips;
         this.words = words;
     }
@@ -83,17 +99,29 @@ class RehearsalController {
                         words.figure(RehearsalView.halves(sets.left().middle()))));
     }
 
+    /** @param with what it is held beside, as {@link OtherPlans} names it; nothing where it stands alone */
     @GetMapping
-    ModelAndView rehearsal(LifterBlock plan) {
-        return new ModelAndView("plan/rehearsal")
+    ModelAndView rehearsal(
+            @AuthenticationPrincipal Person coach, LifterBlock plan, @RequestParam(defaultValue = "") String with) {
+        List<BlockSummary> all = blocks.of(plan.lifter());
+        Optional<RehearsalMaker.Both> both = rehearsals.both(plan);
+        ModelAndView page = new ModelAndView("plan/rehearsal")
                 .addObject("lifter", plan.lifter())
                 .addObject("plan", plan)
                 .addObject("strip", strips.draw(plan))
-                .addObject(
-                        "view",
-                        rehearsals
-                                .both(plan)
-                                .map(both -> RehearsalView.of(plan, both))
-                                .orElse(null));
+                .addObject("with", with)
+                .addObject("others", others.groups(coach, plan, all))
+                .addObject("view", both.map(of -> RehearsalView.of(plan, of)).orElse(null));
+        if (both.isPresent() && !with.isBlank()) {
+            Optional<PlansBeside.Beside> laid = others.open(coach, plan, all, with)
+                    .flatMap(other -> rehearsals
+                            .planned(other.plan())
+                            .map(then -> beside.of(
+                                    new PlansBeside.Side(
+                                            plan, plan.name(), both.get().planned()),
+                                    new PlansBeside.Side(other.plan(), other.name(), then))));
+            page.addObject("beside", laid.orElse(null)).addObject("cannot", laid.isEmpty());
+        }
+        return page;
     }
 }

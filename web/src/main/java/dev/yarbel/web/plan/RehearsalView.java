@@ -2,8 +2,10 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.recovery.TissueLedger;
 import dev.yarbel.core.rehearsal.Likely;
 import dev.yarbel.core.rehearsal.MaxOutlook;
 import dev.yarbel.core.rehearsal.Rehearsal;
@@ -15,6 +17,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +32,7 @@ import java.util.Map;
  * @param planned what all of it comes to as it is planned
  * @param called the same with what the log says taken into the loads
  * @param tiring what training takes off, family by family, week by week
+ * @param bearing what each tissue is to bear, week by week, as the wake's ledger has it
  */
 record RehearsalView(
         int times,
@@ -38,6 +42,7 @@ record RehearsalView(
         Sum planned,
         Sum called,
         List<Tiring> tiring,
+        List<Bearing> bearing,
         List<Lift> unknown) {
 
     static final int WIDE = 420;
@@ -113,16 +118,34 @@ record RehearsalView(
     /** What training takes off a family of lifts in each week, in tenths of a percent. */
     record Tiring(Lift root, List<String> weeks) {}
 
+    /**
+     * What a tissue is to bear in each week, in sets; weeks that are over say nothing.
+     *
+     * @param usedTo sets a week
+     */
+    record Bearing(Tissue tissue, String usedTo, List<String> weeks) {
+
+        private static Bearing of(TissueLedger.Line line, int weeks) {
+            List<String> all =
+                    new ArrayList<>(Collections.nCopies(weeks - line.ahead().size(), ""));
+            line.ahead().forEach(sets -> all.add(halves(sets)));
+            return new Bearing(line.tissue(), halves(line.usedTo()), all);
+        }
+    }
+
     static RehearsalView of(LifterBlock plan, RehearsalMaker.Both both) {
         Rehearsal planned = both.planned();
         return new RehearsalView(
                 planned.times(),
                 fans(plan, planned),
-                weeks(plan, planned),
+                weeks(plan, planned, plan.block().weeks()),
                 doubtful(plan, planned),
                 sum(planned),
                 sum(both.called()),
                 tiring(planned),
+                WakeMaker.tissues(plan, WakeMaker.lines(plan)).tissues().stream()
+                        .map(line -> Bearing.of(line, plan.block().weeks()))
+                        .toList(),
                 planned.unknown());
     }
 
@@ -173,7 +196,7 @@ record RehearsalView(
         return new Range(whole(likely.low(), unit), whole(likely.middle(), unit), whole(likely.high(), unit));
     }
 
-    private static Mass whole(double kg, MassUnit unit) {
+    static Mass whole(double kg, MassUnit unit) {
         return Mass.of(mass(kg).in(unit).setScale(0, RoundingMode.HALF_UP), unit);
     }
 
@@ -181,12 +204,13 @@ record RehearsalView(
         return new Range(mass(likely.low()), mass(likely.middle()), mass(likely.high()));
     }
 
-    private static Mass mass(double kg) {
+    static Mass mass(double kg) {
         return Mass.of(BigDecimal.valueOf(kg).setScale(2, RoundingMode.HALF_UP), MassUnit.KG);
     }
 
-    private static List<Week> weeks(LifterBlock plan, Rehearsal rehearsal) {
-        int width = 2 * WIDE / plan.block().weeks();
+    /** @param room for so many weeks */
+    static List<Week> weeks(LifterBlock plan, Rehearsal rehearsal, int room) {
+        int width = 2 * WIDE / room;
         return rehearsal.weeks().stream()
                 .map(week -> new Week(
                         week.week() + 1,

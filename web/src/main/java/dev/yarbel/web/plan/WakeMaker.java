@@ -93,7 +93,7 @@ class WakeMaker {
      * @throws UnreadableException when these are no weekdays, or two days lie on the same
      */
     WakeView view(LifterBlock plan, int week, List<Integer> weekdays) {
-        List<WorkLine> lines = lines(plan, plan.block(), plan.projection());
+        List<WorkLine> lines = lines(plan);
         Wake before = wake(plan, plan.block(), lines);
         Optional<Spread> better = Spread.of(plan.block(), before, FIGURES);
         Block laid = weekdays.isEmpty()
@@ -106,7 +106,7 @@ class WakeMaker {
     }
 
     /** What each tissue bore and is to bear, by the plan as it is kept. */
-    private static TissueLedger tissues(LifterBlock plan, List<WorkLine> lines) {
+    static TissueLedger tissues(LifterBlock plan, List<WorkLine> lines) {
         return TissueLedger.of(
                 plan.block(),
                 lines,
@@ -119,6 +119,11 @@ class WakeMaker {
                         plan.lifter().jobStrains().map(Set::of).orElseGet(Set::of)),
                 plan.resolver(),
                 plan.today());
+    }
+
+    /** A plan's work as it stands. */
+    static List<WorkLine> lines(LifterBlock plan) {
+        return lines(plan, plan.block(), plan.projection());
     }
 
     private static List<WorkLine> lines(LifterBlock plan, Block block, Projection projection) {

@@ -5,6 +5,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
@@ -14,9 +15,13 @@ import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
+import dev.yarbel.web.block.Templates;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -36,6 +41,9 @@ class BlockBeforehandTest {
 
     @Autowired
     private Blocks blocks;
+
+    @Autowired
+    private Templates templates;
 
     private TestClub club;
 
@@ -61,6 +69,20 @@ class BlockBeforehandTest {
                 "");
     }
 
+    /** The same with a week, from 0, as a deload. */
+    private long deloaded(String name, int week, String... doses) {
+        List<Optional<Dose>> weeks =
+                Stream.of(doses).map(dose -> Optional.of(Dose.parse(dose))).toList();
+        List<BlockWeek> shape = new ArrayList<>(Collections.nCopies(doses.length, BlockWeek.PLAIN));
+        shape.set(week, BlockWeek.PLAIN.asDeload());
+        List<TrainingDay> days = List.of(new TrainingDay("Day", 0, List.of(new Slot("A", Lift.SQUAT, weeks))));
+        return blocks.begin(
+                club.coach,
+                club.lifter,
+                new Block(TestSettings.TODAY.plusDays(13), days, shape, Optional.empty()).named(name),
+                "");
+    }
+
     private Document page(String path) throws Exception {
         return Jsoup.parse(mvc.perform(get(club.url("/plan" + path)).with(club.asCoach()))
                 .andExpect(status().isOk())
@@ -83,6 +105,9 @@ class BlockBeforehandTest {
         assertThat(page.select("section[aria-labelledby=weeks-title] p").first().text())
                 .contains("of 12 sets may be expected to be missed")
                 .contains("With calls taken");
+        // three sets for the knees each week; those of the first are not hard and count half
+        assertThat(page.select("table.bearing tr:contains(Knee) td").eachText())
+                .containsExactly("0", "1.5", "3", "3", "3");
         // each doubtful part leads to its cell
         assertThat(page.select("section[aria-labelledby=doubt-title] a").last().attr("href"))
                 .endsWith("day=0#week-4");
@@ -101,6 +126,71 @@ class BlockBeforehandTest {
                 .getContentAsString();
         String slot = sheet.select("#grid tbody tr").attr("data-slot");
         assertThat(odds).contains(slot + "-3").contains("left after the last").doesNotContain(slot + "-0");
+    }
+
+    /** All that the page offers to hold a plan beside can be, on the rehearsal and on the checklist; nothing of it is kept. */
+    @Test
+    void everyOtherPlanThatIsOfferedCanBeHeldBeside() throws Exception {
+        long climbs = deloaded(
+                "Climb",
+                3,
+                "3x5 75%",
+                "3x5 80%",
+                "3x5 82.5%",
+                "2x3 65%",
+                "3x5 82.5%",
+                "3x4 85%",
+                "3x3 87.5%",
+                "3x2 90%");
+        block("Flat", 12, Lift.SQUAT, "3x5 75%", "3x5 75%", "3x5 75%");
+        LifterBlock plan =
+                blocks.open(club.lifter, club.coach.zone(), Optional.of(climbs)).orElseThrow();
+        templates.keep(
+                club.coach,
+                "From the shelf",
+                plan.block().withSlots(slot -> slot.with(0, Optional.of(Dose.parse("5x5 70%")))));
+        List<String> offered =
+                page("/rehearsal?block=" + climbs).select("select[name=with] option").eachAttr("value").stream()
+                        .filter(value -> !value.isEmpty())
+                        .toList();
+        assertThat(offered)
+                .contains("without-deloads", "deload-5", "contest-8", "contest-12", "school.squat.phases")
+                .anyMatch(value -> value.startsWith("template-"))
+                .anyMatch(value -> value.matches("[0-9]+"));
+        for (String with : offered) {
+            Document page = page("/rehearsal?block=" + climbs + "&with=" + with);
+            assertThat(page.select(".besides thead th").size()).as(with).isEqualTo(2);
+            assertThat(page.select(".besides tr.differs").size()).as(with).isPositive();
+            assertThat(page.select(".besides tbody").text()).as(with).contains("Squat: what its last day may find");
+            assertThat(page.select("section[aria-labelledby=beside-title] li").eachText())
+                    .as(with)
+                    .hasSize(2);
+            assertThat(page("/checklist?block=" + climbs + "&with=" + with).select(".checklist thead th"))
+                    .as(with)
+                    .hasSize(3);
+        }
+        assertThat(page("?block=" + climbs).select("#grid tbody tr")).hasSize(1);
+    }
+
+    /** What can be read but not be made is said; what is no plan at all is not found. */
+    @Test
+    void whatCannotBeMadeOfABlockIsSaid() throws Exception {
+        long climbs = block("Climb", 1, Lift.SQUAT, "3x5 75%", "3x5 80%", "3x5 82.5%");
+        for (String page : List.of("/rehearsal", "/checklist")) {
+            for (String with : List.of("without-deloads", "deload-40", "school.squat.phases", "contest-60")) {
+                assertThat(page(page + "?block=" + climbs + "&with=" + with)
+                                .select("[role=alert]")
+                                .text())
+                        .as(with)
+                        .contains("cannot be made of this block");
+            }
+            for (String with :
+                    List.of("drivel", "school.squat.drivel", "school.drivel.phases", "template-999999", "contest-0")) {
+                mvc.perform(get(club.url("/plan" + page + "?block=" + climbs + "&with=" + with))
+                                .with(club.asCoach()))
+                        .andExpect(status().isNotFound());
+            }
+        }
     }
 
     @Test

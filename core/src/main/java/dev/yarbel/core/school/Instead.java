@@ -1,0 +1,293 @@
+package dev.yarbel.core.school;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.block.Lifted;
+import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.Deload;
+import dev.yarbel.core.shape.Taper;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/**
+ * What a block could be instead, to be held beside it: its weeks from the first one on that nothing was lifted in are written otherwise, and
+ * those before stay as they are. How it is written otherwise is our own; what a school, a deload and the weeks before a contest make of it is theirs.
+ */
+public sealed interface Instead {
+
+    /**
+     * Where a block stands.
+     *
+     * @param from the first week, from 0, that may be written otherwise
+     */
+    record Standing(Block block, int from, Lifted lifted, Resolver resolver) {
+
+        /** As it stands by what was lifted, and by the day: no week that is over is written otherwise. */
+        public static Standing of(Block block, Lifted lifted, Resolver resolver, LocalDate today) {
+            long begun = ChronoUnit.DAYS.between(block.start(), today);
+            int thisWeek = begun <= 0 ? 0 : (int) (begun + WEEK - 1) / WEEK;
+            return new Standing(block, Math.max(thisWeek, lifted.firstOpenWeek()), lifted, resolver);
+        }
+
+        private static final int WEEK = 7;
+
+        int ahead() {
+            return block.weeks() - from;
+        }
+
+        BlockWeek shape(int week) {
+            return block.shape().get(week);
+        }
+    }
+
+    /** The block as it would be; empty where there is nothing to write otherwise, or it cannot be done. */
+    Optional<Block> of(Standing standing);
+
+    /** Deloads that are still ahead are trained through: each asks for what the week trained before it does. */
+    record WithoutDeloads() implements Instead {
+
+        @Override
+        public Optional<Block> of(Standing standing) {
+            Block block = standing.block();
+            Set<Integer> deloads = new HashSet<>();
+            IntStream.range(Math.max(1, standing.from()), block.weeks())
+                    .filter(week -> standing.shape(week).deload())
+                    .forEach(deloads::add);
+            if (deloads.isEmpty()) {
+                return Optional.empty();
+            }
+            List<BlockWeek> shape = new ArrayList<>(block.shape());
+            deloads.forEach(week -> shape.set(week, shape.get(week).asTraining()));
+            return Optional.of(block.withSlots(
+                    slot -> {
+                        List<Optional<Dose>> doses = new ArrayList<>(slot.doses());
+                        for (int week = 1; week < doses.size(); week++) {
+                            if (deloads.contains(week)) {
+                                doses.set(week, doses.get(week - 1));
+                            }
+                        }
+                        return slot.with(doses);
+                    },
+                    shape));
+        }
+    }
+
+    /** A week ahead is taken easy; all others stay. */
+    record WithDeload(int week, Deload style) implements Instead {
+
+        @Override
+        public Optional<Block> of(Standing standing) {
+            Block block = standing.block();
+            if (week < standing.from()
+                    || week >= block.weeks()
+                    || standing.shape(week).deload()
+                    || block.isGap(week)) {
+                return Optional.empty();
+            }
+            List<BlockWeek> shape = new ArrayList<>(block.shape());
+            shape.set(week, shape.get(week).asDeload());
+            return Optional.of(block.withSlots(
+                    slot -> slot.with(
+                            week,
+                            slot.dose(week)
+                                    .flatMap(dose ->
+                                            style.of(dose, standing.resolver().numbers(slot.lift())))),
+                    shape));
+        }
+    }
+
+    /**
+     * The contest lies so many weeks ahead, on their Saturday. Further than the block leads: its next training week is held until then, and then it goes on as
+     * it was written. Nearer: its next weeks are cut. Either way the last two weeks are shaped for the day.
+     *
+     * @param weeks from the first one that may be written otherwise to the one of the contest, 1 or more
+     */
+    record ContestIn(int weeks) implements Instead {
+
+        /** Strength is not held for longer than so without an easy week (the usual length, common practice, no source). */
+        private static final int HELD = 6;
+
+        @Override
+        public Optional<Block> of(Standing standing) {
+            if (standing.ahead() < 1 || standing.from() + weeks > Block.MOST_WEEKS) {
+                return Optional.empty();
+            }
+            List<Integer> order =
+                    new ArrayList<>(IntStream.range(0, standing.from()).boxed().toList());
+            int held = Math.max(0, weeks - standing.ahead());
+            int again = IntStream.range(standing.from(), standing.block().weeks())
+                    .filter(week ->
+                            !standing.shape(week).deload() && !standing.block().isGap(week))
+                    .findFirst()
+                    .orElse(standing.from());
+            order.addAll(Collections.nCopies(held, again));
+            IntStream.range(
+                            standing.from() + Math.max(0, standing.ahead() - weeks),
+                            standing.block().weeks())
+                    .forEach(order::add);
+            Block reordered = held(standing, order, held);
+            LocalDate day = standing.block()
+                    .start()
+                    .plusWeeks(standing.from() + weeks - 1L)
+                    .with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY));
+            Taper taper = new Taper(day, standing.resolver().catalogue(), standing.resolver()::numbers);
+            return Optional.of(taper.over(reordered, (at, week) -> week < standing.from()));
+        }
+
+        /** The weeks in another order, those that are held for saying so, and every seventh of them easy. */
+        private static Block held(Standing standing, List<Integer> order, int held) {
+            int from = standing.from();
+            List<BlockWeek> shape = new ArrayList<>();
+            for (int week = 0; week < order.size(); week++) {
+                BlockWeek as = standing.shape(order.get(week));
+                boolean isHeld = week >= from && week < from + held;
+                shape.add(isHeld ? new BlockWeek(Phase.HOLD, isEasy(week - from)) : as);
+            }
+            return standing.block()
+                    .withSlots(
+                            slot -> slot.with(IntStream.range(0, order.size())
+                                    .mapToObj(week -> {
+                                        Optional<Dose> dose = slot.dose(order.get(week));
+                                        return week >= from && week < from + held && isEasy(week - from)
+                                                ? dose.flatMap(asked -> Deload.HALF_SETS.of(
+                                                        asked,
+                                                        standing.resolver().numbers(slot.lift())))
+                                                : dose;
+                                    })
+                                    .toList()),
+                            shape);
+        }
+
+        private static boolean isEasy(int week) {
+            return week % (HELD + 1) == HELD;
+        }
+    }
+
+    /**
+     * A lift with its variations is trained by another school from here on: what schools wrote for it, and the lift itself where a coach did,
+     * gives way; assistance that a coach wrote stays, and so does every other lift.
+     *
+     * @param lift that the school draws up
+     */
+    record BySchool(Lift lift, School school) implements Instead {
+
+        @Override
+        public Optional<Block> of(Standing standing) {
+            Block block = standing.block();
+            int weeks = standing.ahead();
+            if (weeks < school.leastWeeks()
+                    || weeks > school.mostWeeks()
+                    || block.days().isEmpty()) {
+                return Optional.empty();
+            }
+            List<Integer> weekdays = block.daysByDate().stream()
+                    .map(day -> block.days().get(day).offset())
+                    .distinct()
+                    .toList();
+            BlockRequest request = BlockRequest.of(
+                            block.start().plusWeeks(standing.from()),
+                            weeks,
+                            weekdays,
+                            Map.of(lift, LiftRequest.of(school).withAssistance(0)))
+                    .withDeload(deloadEvery(standing), Deload.HALF_SETS)
+                    .toward(block.contest())
+                    .with(standing.resolver()::numbers);
+            Block drawn;
+            try {
+                drawn = BlockWriter.write(request, day -> "", purpose -> "");
+            } catch (SchoolRefused refused) {
+                return Optional.empty();
+            }
+            // of two days on one weekday the first is trained
+            Set<Integer> taken = new HashSet<>();
+            List<TrainingDay> days = new ArrayList<>();
+            for (TrainingDay day : block.days()) {
+                Optional<TrainingDay> written = drawn.days().stream()
+                        .filter(other -> other.offset() == day.offset())
+                        .findFirst()
+                        .filter(other -> taken.add(other.offset()));
+                days.add(written.map(other -> with(day, other, standing))
+                        .orElseGet(() -> day.with(withoutOurs(day, standing))));
+            }
+            return Optional.of(block.with(days));
+        }
+
+        /** After how many training weeks the block has its deloads; 0 where there are none ahead. */
+        private static int deloadEvery(Standing standing) {
+            int trained = 0;
+            for (int week = standing.from(); week < standing.block().weeks(); week++) {
+                if (standing.shape(week).deload()) {
+                    return trained;
+                }
+                trained++;
+            }
+            return 0;
+        }
+
+        private boolean isOurs(Slot slot, Standing standing) {
+            return standing.resolver()
+                            .catalogue()
+                            .root(slot.lift())
+                            .equals(standing.resolver().catalogue().root(lift))
+                    && (slot.school().isPresent() || slot.lift().equals(lift));
+        }
+
+        private List<Slot> withoutOurs(TrainingDay day, Standing standing) {
+            return day.slots().stream()
+                    .map(slot -> isOurs(slot, standing)
+                            ? slot.with(IntStream.range(0, slot.doses().size())
+                                    .mapToObj(week -> week < standing.from() ? slot.dose(week) : Optional.<Dose>empty())
+                                    .toList())
+                            : slot)
+                    .toList();
+        }
+
+        private TrainingDay with(TrainingDay day, TrainingDay drawn, Standing standing) {
+            Set<String> taken = new HashSet<>();
+            day.slots().forEach(slot -> taken.add(slot.letter()));
+            List<Slot> slots = new ArrayList<>();
+            for (Slot slot : drawn.slots()) {
+                List<Optional<Dose>> doses = new ArrayList<>(Collections.nCopies(standing.from(), Optional.empty()));
+                doses.addAll(slot.doses());
+                slots.add(new Slot(free(taken), slot.lift(), doses, slot.school(), slot.reason()));
+            }
+            List<Slot> kept = withoutOurs(day, standing);
+            int first = IntStream.range(0, day.slots().size())
+                    .filter(at -> isOurs(day.slots().get(at), standing))
+                    .findFirst()
+                    .orElse(0);
+            List<Slot> all = new ArrayList<>(kept.subList(0, first));
+            all.addAll(slots);
+            all.addAll(kept.subList(first, kept.size()));
+            return day.with(all);
+        }
+
+        private static String free(Set<String> taken) {
+            Function<Integer, String> letters = at -> String.valueOf((char) ('A' + at % 26)) + (at < 26 ? "" : at / 26);
+            String letter = IntStream.range(0, 26 * 9)
+                    .boxed()
+                    .map(letters)
+                    .filter(free -> !taken.contains(free))
+                    .findFirst()
+                    .orElseThrow();
+            taken.add(letter);
+            return letter;
+        }
+    }
+}
