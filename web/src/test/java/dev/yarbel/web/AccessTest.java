@@ -225,6 +225,8 @@ class AccessTest {
             entry("GET /lifters/{id}/plan/rehearsal/odds", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/checklist", May.THEIR_COACH),
             entry("POST /lifters/{id}/plan/wake", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/recovery", May.THEIR_COACH),
+            entry("POST /lifters/{id}/plan/recovery", May.THEIR_COACH),
             entry("GET /lifters/{id}/week", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/report", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/report/report.pdf", May.LIFTER_AND_COACH),
@@ -274,6 +276,7 @@ class AccessTest {
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
+            entry("POST /lifters/{id}/plan/recovery", Map.of("lift", "squat", "own", "96")),
             entry("POST /calls/{id}/put-off", Map.of("until", "2026-03-20")),
             entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
             entry("POST /lifters/{id}/week", Map.of("words", "A good week.", "edition", "0")),

@@ -98,6 +98,33 @@ class BeforehandJourneyTest {
                 .isEqualTo(4);
     }
 
+    /** The same by mouse: the pull is dragged onto a free day, then onto the squat's, with which it changes places. */
+    @Test
+    void aDayIsDraggedToAnotherWeekday() {
+        long close = block(
+                "Close",
+                1,
+                day("Squat", 0, Lift.SQUAT, "4x3 @9", "4x3 @9", "4x3 @9"),
+                day("Pull", 1, Lift.DEADLIFT, "4x3 @9", "4x3 @9", "4x3 @9"));
+        browser.desk().signIn(club.coachName(), club.password());
+        browser.open(club.url("/plan/wake?block=" + close + "&week=1"));
+        browser.waitForText(".marks", "in the wake of");
+        browser.drag("svg.wake text[data-weekday='1']", "svg.wake text[data-weekday='4']");
+        browser.waitForText(".wakepage b", "as laid here");
+        assertThat(browser.all("rect.soon")).isEmpty();
+        assertThat(weekdays()).containsExactly("0", "4");
+        browser.drag("svg.wake text[data-weekday='4']", "svg.wake text[data-weekday='0']");
+        browser.waitFor(driver -> weekdays().equals(List.of("4", "0")));
+        assertThat(weekdays()).containsExactly("4", "0");
+        browser.assertSound();
+    }
+
+    private List<String> weekdays() {
+        return browser.all(".laydays select").stream()
+                .map(field -> field.getDomProperty("value"))
+                .toList();
+    }
+
     @Test
     void twoBlocksLieSideBySideAndTheSheetShowsWhereAMissIsToBeReckonedWith() {
         long climbs = block("Climb", 1, day("Squat", 0, Lift.SQUAT, "3x5 55%", "3x5 90%", "3x5 95%"));

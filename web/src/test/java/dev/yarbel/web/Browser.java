@@ -442,6 +442,18 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Drags what is found first onto what is found then, by the mouse. */
+    public void drag(String css, String onto) {
+        WebElement grip = find(css);
+        new Actions(driver)
+                .moveToElement(grip)
+                .clickAndHold()
+                .moveByOffset(6, 2)
+                .moveToElement(find(onto))
+                .release()
+                .perform();
+    }
+
     /** Presses a key while another is held. */
     public Browser hold(Keys held, CharSequence key) {
         painted();

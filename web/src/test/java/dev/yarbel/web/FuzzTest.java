@@ -172,6 +172,7 @@ class FuzzTest {
                 club.url("/plan"),
                 club.url("/plan?in=2"),
                 club.url("/plan/wake?weekday=3"),
+                club.url("/plan/recovery"),
                 club.url("/plan/blocks"),
                 club.url("/plan/new"),
                 club.url("/plan/give"),

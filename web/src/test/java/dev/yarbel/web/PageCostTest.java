@@ -64,6 +64,7 @@ class PageCostTest {
             "/kit/" + club.gym,
             base + "/plan",
             base + "/plan/wake",
+            base + "/plan/recovery",
             base + "/report",
             base + "/plan/rehearsal",
             base + "/plan/rehearsal/odds",

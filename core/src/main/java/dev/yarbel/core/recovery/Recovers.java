@@ -56,9 +56,17 @@ public record Recovers(
         DAILY_PRACTICE
     }
 
-    /** All that bears on a lift in a phase, beside the day's strain and the variation. */
-    List<Factor> factors(Lift root, Phase phase) {
+    /**
+     * All that bears on a lift in a phase, beside the day's strain and the variation.
+     *
+     * @param own whether the lift's hours are this very lifter's: then the phase alone bears on it
+     */
+    List<Factor> factors(Lift root, Phase phase, boolean own) {
         List<Factor> factors = new ArrayList<>();
+        if (own) {
+            add(factors, Why.PHASE, percent(phase));
+            return factors;
+        }
         mastery.apply(root)
                 .ifPresent(level -> add(
                         factors,
@@ -68,7 +76,7 @@ public record Recovers(
                             case INTERMEDIATE -> 100;
                             case ADVANCED -> 120;
                         }));
-        add(factors, Why.PHASE, phase == Phase.MUSCLE ? 85 : phase == Phase.PEAK ? 120 : 100);
+        add(factors, Why.PHASE, percent(phase));
         add(factors, Why.SEX, sex.filter(Sex.FEMALE::equals).isPresent() ? 90 : 100);
         add(factors, Why.AGE, age.filter(years -> years >= OLDER).isPresent() ? 115 : 100);
         add(
@@ -81,6 +89,10 @@ public record Recovers(
         add(factors, Why.SLEEP, shortSleep ? 110 : 100);
         add(factors, Why.DIET, dieting ? 110 : 100);
         return factors;
+    }
+
+    private static long percent(Phase phase) {
+        return phase == Phase.MUSCLE ? 85 : phase == Phase.PEAK ? 120 : 100;
     }
 
     private static void add(List<Factor> factors, Why why, long percent) {

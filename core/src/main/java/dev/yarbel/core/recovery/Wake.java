@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * How each day's work of a block trails its recovery, what comes within the wake of its like, and where a lift is left too long. Sessions
@@ -63,6 +64,11 @@ public record Wake(List<Trail> trails, List<Overlap> overlaps, List<Gap> gaps) {
         public Trail {
             why = List.copyOf(why);
         }
+
+        /** Hours until a quality is there again. */
+        public int hours(Clock clock) {
+            return Recovers.hours(hours, List.of(new Factor(Why.STRAIN, clock.share())));
+        }
     }
 
     /**
@@ -76,6 +82,13 @@ public record Wake(List<Trail> trails, List<Overlap> overlaps, List<Gap> gaps) {
         /** By how many hours it comes too soon. */
         public long tooSoonBy() {
             return needed - between;
+        }
+
+        /** What is not there again yet when it comes. */
+        public List<Clock> open() {
+            return Stream.of(Clock.values())
+                    .filter(clock -> between < Recovers.hours(needed, List.of(new Factor(Why.STRAIN, clock.share()))))
+                    .toList();
         }
     }
 
@@ -144,14 +157,17 @@ public record Wake(List<Trail> trails, List<Overlap> overlaps, List<Gap> gaps) {
         if (!strain.share().equals(Percent.HUNDRED)) {
             common.add(new Factor(Why.STRAIN, strain.share()));
         }
-        common.addAll(lifter.factors(at.root, phase));
         if (practised.test(at.root)) {
             common.add(new Factor(Why.DAILY_PRACTICE, Percent.of(50)));
         }
         return work.stream()
                 .map(WorkLine::lift)
                 .distinct()
-                .map(lift -> trail(block, at, lift, strain, figures, catalogue, common))
+                .map(lift -> {
+                    List<Factor> of = new ArrayList<>(common);
+                    of.addAll(lifter.factors(at.root, phase, figures.isOwn(lift, at.root)));
+                    return trail(block, at, lift, strain, figures, catalogue, of);
+                })
                 .max(Comparator.comparingInt(Trail::hours))
                 .orElseThrow();
     }

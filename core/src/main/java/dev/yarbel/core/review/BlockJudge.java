@@ -1,7 +1,5 @@
 package dev.yarbel.core.review;
 
-import dev.yarbel.core.block.Block;
-import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Percent;
@@ -28,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.IntToDoubleFunction;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -42,8 +39,6 @@ public final class BlockJudge {
 
     private static final Percent SPECIFIC = Percent.of(50);
     private static final Percent UNSPECIFIC = Percent.of(30);
-    private static final Percent HEAVIER_BY = Percent.of(2);
-    private static final double MORE_BY = 1.1;
     private static final double FAR_MORE_BY = 1.5;
     private static final int LONG_STRETCH = 8;
     private static final int LONGEST_STRETCH = 12;
@@ -52,10 +47,14 @@ public final class BlockJudge {
     private static final int WEEKS_OF_SINGLES = 6;
     private static final int LONG_SESSION = 120;
     private static final double OVER_TIME = 1.1;
-    private static final int THIRDS = 3;
-    private static final int TELLING_WEEKS = 3;
-    private static final Set<Kind> AGAINST_FATIGUE =
-            EnumSet.of(Kind.HARD_DAYS_IN_A_ROW, Kind.REACH_WITHOUT_DELOAD, Kind.NO_DELOAD);
+    private static final Set<Kind> AGAINST_FATIGUE = EnumSet.of(
+            Kind.HARD_DAYS_IN_A_ROW,
+            Kind.REACH_WITHOUT_DELOAD,
+            Kind.NO_DELOAD,
+            Kind.IN_WAKE,
+            Kind.SQUAT_NEXT_TO_PULL,
+            Kind.HEAVY_PULLS_CLOSE,
+            Kind.SIX_HARD_DAYS);
     private static final Set<Kind> AGAINST_FIT = EnumSet.of(
             Kind.ACHE,
             Kind.GATED,
@@ -73,12 +72,18 @@ public final class BlockJudge {
     private static final Set<Kind> STOPS = EnumSet.of(Kind.ACHE, Kind.GATED, Kind.BEYOND_CURVE);
     private static final Set<Kind> AGAINST_PEAK =
             EnumSet.of(Kind.CONTEST_UNSHAPED, Kind.HEAVY_NEAR_CONTEST, Kind.PEAK_WITHOUT_DATE);
-    private static final Set<Kind> AGAINST_FREQUENCY =
-            EnumSet.of(Kind.TOO_OFTEN_FOR_THE_STRONG, Kind.FREQUENCY_WHILE_DIETING, Kind.LIMIT_EVERY_SESSION);
+    private static final Set<Kind> AGAINST_FREQUENCY = EnumSet.of(
+            Kind.TOO_OFTEN_FOR_THE_STRONG,
+            Kind.FREQUENCY_WHILE_DIETING,
+            Kind.LIMIT_EVERY_SESSION,
+            Kind.TECHNIQUE_LEFT,
+            Kind.PRACTICE_TOO_HEAVY,
+            Kind.SETS_IN_A_SESSION);
 
     private final Reviewed plan;
     private final List<Mark> marks;
     private final Optional<Wake> wake;
+    private final Trend trend;
     private final List<Integer> trained;
     private final List<Lift> contested;
 
@@ -86,13 +91,9 @@ public final class BlockJudge {
         this.plan = plan;
         this.marks = plan.marks();
         this.wake = wake;
-        this.trained = IntStream.range(0, plan.block().weeks())
-                .filter(this::isTrained)
-                .boxed()
-                .toList();
-        this.contested = plan.reckoning().families().stream()
-                .filter(root -> plan.catalogue().of(root).contest())
-                .toList();
+        this.trend = new Trend(plan);
+        this.trained = trend.trained();
+        this.contested = trend.contested();
     }
 
     /**
@@ -114,16 +115,6 @@ public final class BlockJudge {
                 judge.peak(),
                 judge.sessionLength(),
                 judge.frequency());
-    }
-
-    /** A week that is meant to build: no deload, no gap, none that holds, none that a contest thins out. */
-    private boolean isTrained(int week) {
-        Block block = plan.block();
-        BlockWeek shape = block.shape().get(week);
-        return !shape.deload()
-                && !block.isGap(week)
-                && shape.phase() != Phase.HOLD
-                && !ContestReview.isShaped(plan, block.start().plusWeeks(week).plusDays(6));
     }
 
     private Judged specificity() {
@@ -165,37 +156,17 @@ public final class BlockJudge {
                 .map(entry -> Line.of(Saying.MOST_ELSE, entry.getKey(), entry.getValue()));
     }
 
-    /** What a figure of the trained weeks is in the mean of their first third and of their last one. */
-    private double[] thirds(IntToDoubleFunction ofWeek) {
-        int third = Math.max(1, trained.size() / THIRDS);
-        return new double[] {
-            trained.stream()
-                    .limit(third)
-                    .mapToDouble(ofWeek::applyAsDouble)
-                    .average()
-                    .orElse(0),
-            trained.stream()
-                    .skip(trained.size() - (long) third)
-                    .mapToDouble(ofWeek::applyAsDouble)
-                    .average()
-                    .orElse(0)
-        };
-    }
-
     private double[] peaks(Lift root) {
-        return thirds(week -> share(plan.reckoning().family(root, week).peak()));
+        return trend.thirds(
+                week -> Trend.percent(plan.reckoning().family(root, week).peak()));
     }
 
     private double[] reps(Lift root) {
-        return thirds(week -> plan.reckoning().family(root, week).reps());
-    }
-
-    private static double share(Optional<Percent> share) {
-        return share.map(percent -> percent.figure().doubleValue()).orElse(0.0);
+        return trend.thirds(week -> plan.reckoning().family(root, week).reps());
     }
 
     private Judged overload() {
-        if (trained.size() < TELLING_WEEKS || contested.isEmpty()) {
+        if (trained.size() < Trend.TELLING_WEEKS || contested.isEmpty()) {
             return new Judged(
                     Question.OVERLOAD,
                     Verdict.OPEN,
@@ -209,8 +180,8 @@ public final class BlockJudge {
         for (Lift root : contested) {
             double[] peak = peaks(root);
             double[] reps = reps(root);
-            boolean heavier = peak[1] >= peak[0] + HEAVIER_BY.figure().doubleValue();
-            boolean more = reps[1] >= reps[0] * MORE_BY && reps[1] > 0;
+            boolean heavier = peak[1] >= peak[0] + Trend.HEAVIER_BY.figure().doubleValue();
+            boolean more = reps[1] >= reps[0] * Trend.MORE_BY && reps[1] > 0;
             if (heavier) {
                 lines.add(Line.of(Saying.HEAVIER, root, percent(peak[0]), percent(peak[1])));
             }
@@ -319,13 +290,13 @@ public final class BlockJudge {
     }
 
     private Judged volume() {
-        if (trained.size() < TELLING_WEEKS) {
+        if (trained.size() < Trend.TELLING_WEEKS) {
             return new Judged(Question.VOLUME, Verdict.OPEN, List.of(Line.of(Saying.TOO_SHORT, trained.size())));
         }
-        double[] reps = thirds(week -> plan.reckoning().week(week).reps());
+        double[] reps = trend.reps();
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of(Saying.REPS_FROM_TO, Math.round(reps[0]), Math.round(reps[1])));
-        boolean triangle = isTriangle();
+        boolean triangle = trend.isTriangle();
         if (triangle) {
             lines.add(Line.of(Saying.TRIANGLE));
         }
@@ -333,28 +304,12 @@ public final class BlockJudge {
         return new Judged(Question.VOLUME, triangle ? Verdict.WEAK : far ? Verdict.LOOK : Verdict.SOUND, lines);
     }
 
-    private double[] means() {
-        return thirds(week -> share(plan.reckoning().week(week).mean()));
-    }
-
-    /** Volume, intensity and frequency cannot all go up. */
-    private boolean isTriangle() {
-        double[] reps = thirds(week -> plan.reckoning().week(week).reps());
-        double[] means = means();
-        double[] days = thirds(week -> contested.stream()
-                .mapToInt(root -> plan.reckoning().frequency(root, week))
-                .sum());
-        return reps[1] > reps[0] * MORE_BY
-                && means[1] >= means[0] + HEAVIER_BY.figure().doubleValue()
-                && days[1] > days[0];
-    }
-
     private Judged intensity() {
-        double[] means = means();
-        if (trained.size() < TELLING_WEEKS || means[0] == 0 || means[1] == 0) {
+        double[] means = trend.means();
+        if (trained.size() < Trend.TELLING_WEEKS || means[0] == 0 || means[1] == 0) {
             return new Judged(Question.INTENSITY, Verdict.OPEN, List.of(Line.of(Saying.TOO_SHORT, trained.size())));
         }
-        boolean falls = means[1] < means[0] - HEAVIER_BY.figure().doubleValue();
+        boolean falls = means[1] < means[0] - Trend.HEAVIER_BY.figure().doubleValue();
         return new Judged(
                 Question.INTENSITY,
                 falls && contest().isPresent() ? Verdict.LOOK : Verdict.SOUND,

@@ -47,6 +47,7 @@ public final class BlockReview {
         new FamilyReview(reviewed).look();
         new ContestReview(reviewed).look();
         new SchoolReview(reviewed).look();
+        new WakeReview(reviewed, plan.wake(), UnderReview.practised(block, reviewed.catalogue())).look();
         review.walls();
         review.gym();
         review.wholeBlock();

@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.recovery.RecoveryKnown;
 import dev.yarbel.core.tally.Habit;
 import java.time.LocalDate;
 import java.util.List;
@@ -29,6 +30,11 @@ public interface LifterKnown {
     List<Ache> aches();
 
     boolean dietsHard();
+
+    /** How long lifts need until they can be trained hard again, for this lifter. */
+    default RecoveryKnown recovery() {
+        return RecoveryKnown.START;
+    }
 
     /** The unit the lifter thinks in. */
     MassUnit unit();

@@ -94,6 +94,22 @@ public record Mark(Kind kind, Optional<Place> place, Optional<Lift> lift, List<O
         GROWING_STEP,
         /** Days in a row with work near the limit; how many. */
         HARD_DAYS_IN_A_ROW,
+        /** A hard day in the wake of its like; the lift before, hours between, hours needed, and how often. */
+        IN_WAKE,
+        /** A hard squat and a hard pull on days next to each other; how often. */
+        SQUAT_NEXT_TO_PULL,
+        /** Pulls of 90 % within a week; days between, and how often. */
+        HEAVY_PULLS_CLOSE,
+        /** Hard work on six days of a week and more; days and the week. */
+        SIX_HARD_DAYS,
+        /** A lift trained more than once a week is left alone for so long that technique fades; days, and how often. */
+        TECHNIQUE_LEFT,
+        /** Volume, intensity and frequency all go up. */
+        TRIANGLE,
+        /** Daily practice that is heavy on two days of a week and more; days, the week, and from where it is heavy. */
+        PRACTICE_TOO_HEAVY,
+        /** More hard sets of a lift in one session than high frequency bears; the sets, the most, and how often. */
+        SETS_IN_A_SESSION,
         /** A peak without a contest; the week it begins in. */
         PEAK_WITHOUT_DATE,
         /** Longer or shorter than the school makes sense of; the school, its fewest and its most weeks. */

@@ -1,6 +1,7 @@
 package dev.yarbel.core.recovery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
@@ -15,6 +16,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.Numbers;
@@ -30,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -230,5 +233,86 @@ class WakeTest {
         });
         // assistance may come when it comes
         assertThat(wake(block(2, "0 barbell-row 3x8 @8")).gaps()).isEmpty();
+    }
+
+    // ---- figures that were set, and clocks
+
+    private static Wake wake(Block block, RecoveryFigures figures, Recovers lifter) {
+        LiftNumbers of200 = new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT);
+        Resolver resolver =
+                new Resolver(KitInUse.of(Kits.kg()), Rounding.NEAREST, Numbers.of(Map.of(Lift.SQUAT, of200)));
+        Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
+        BlockTally tally = BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD);
+        return Wake.of(block, tally.lines(), Catalogue.STANDARD, figures, lifter, practised -> false);
+    }
+
+    /** What a club set is made longer or shorter by who the lifter is; what was set for the lifter is theirs already. */
+    @Test
+    void aLiftersOwnHoursAreNotMadeLongerByWhoTheyAre() {
+        Recovers heavy = new Recovers(
+                lift -> Optional.of(Mastery.ADVANCED),
+                Optional.empty(),
+                Optional.of(50),
+                Optional.empty(),
+                true,
+                true,
+                true);
+        Block block = block(1, "0 squat 3x3 85%");
+        Map<Lift, Integer> set = Map.of(Lift.SQUAT, 100);
+        int ofClub = wake(block, RecoveryFigures.START.with(set, Map.of()), heavy)
+                .trails()
+                .get(0)
+                .hours();
+        int own = wake(block, RecoveryFigures.START.ownedBy(set, Map.of()), heavy)
+                .trails()
+                .get(0)
+                .hours();
+        assertThat(own).isEqualTo(100);
+        assertThat(ofClub).isGreaterThan(150);
+    }
+
+    @Test
+    void likenessThatWasSetIsFelt() {
+        Block block = block(1, "0 squat 3x3 85%", "1 bench-press 3x3 85%");
+        RecoveryFigures.Pair pair = new RecoveryFigures.Pair(Lift.SQUAT, Lift.BENCH_PRESS);
+        LiftNumbers of200 = new LiftNumbers(Optional.of(Mass.ofKg(200)), Optional.of(Mass.ofKg(200)), RepCurve.DEFAULT);
+        Resolver resolver = new Resolver(
+                KitInUse.of(Kits.kg()),
+                Rounding.NEAREST,
+                Numbers.of(Map.of(Lift.SQUAT, of200, Lift.BENCH_PRESS, of200)));
+        Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
+        BlockTally tally = BlockTally.of(block, projection, resolver, Projection.Log.NONE, Catalogue.STANDARD);
+        for (int percent : new int[] {0, 20, 28, 29, 60, 100}) {
+            Wake wake = Wake.of(
+                    block,
+                    tally.lines(),
+                    Catalogue.STANDARD,
+                    RecoveryFigures.START.with(Map.of(), Map.of(pair, Percent.of(percent))),
+                    Recovers.UNKNOWN,
+                    practised -> false);
+            // of 84 hours 24 are over
+            assertThat(wake.overlaps().size()).isEqualTo(percent * 84 / 100.0 > 24.5 ? 1 : 0);
+        }
+    }
+
+    @Test
+    void figuresOutOfRangeAreNone() {
+        for (int hours : new int[] {0, RecoveryFigures.LEAST - 1, RecoveryFigures.MOST + 1}) {
+            assertThatThrownBy(() -> RecoveryFigures.START.with(Map.of(Lift.SQUAT, hours), Map.of()))
+                    .isInstanceOf(IllegalArgumentException.class);
+        }
+    }
+
+    /** Technique comes back first, then muscle, then force, then joints; hard days come too soon by force. */
+    @Test
+    void eachQualityComesBackOnAClockOfItsOwn() {
+        Wake.Trail hard = trail("squat 3x3 85%");
+        List<Integer> hours = Stream.of(Clock.values()).map(hard::hours).toList();
+        assertThat(hours).isSorted().doesNotHaveDuplicates();
+        assertThat(hard.hours(Clock.FORCE)).isEqualTo(hard.hours());
+        Wake two = wake(block(1, "0 squat 3x3 85%", "2 squat 3x3 85%"));
+        assertThat(two.overlaps().get(0).open()).containsExactly(Clock.MUSCLE, Clock.FORCE, Clock.JOINTS);
+        Wake one = wake(block(1, "0 squat 3x3 85%", "1 squat 3x3 85%"));
+        assertThat(one.overlaps().get(0).open()).containsExactly(Clock.values());
     }
 }

@@ -68,6 +68,12 @@ record LedgerLine(Change change, String subject, String before, String after) {
         switch (change.kind()) {
             case MAX -> parts.set(1, words.say("max.kind." + parts.get(1), Integer.valueOf(parts.get(2))));
             case MASTERY -> parts.set(1, words.say("book.mastery." + parts.get(1)));
+            case RECOVERY ->
+                parts.set(
+                        1,
+                        parts.get(1).isEmpty()
+                                ? words.say("change.recovery.hours")
+                                : words.say("change.recovery.felt", words.lift(new Lift(parts.get(1)))));
             case SET_UP -> parts.set(1, words.say("set-up." + parts.get(1)));
             case PROFILE -> parts.set(0, words.say("profile." + parts.get(0)));
             case MEASURED -> parts.set(0, words.say("measured." + parts.get(0)));

@@ -40,6 +40,8 @@ public enum ChangeKind {
     RATIO(About.NUMBERS, true),
     /** How the ratings of a lift lean. */
     RATINGS(About.NUMBERS, true),
+    /** How long a lift needs until it can be trained hard again, or how much another one feels of it. */
+    RECOVERY(About.NUMBERS, true),
     /** The load announced for a contest. */
     EVENT_LOAD(About.NUMBERS, true),
     /** A measure on a set-up card. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.recovery.RecoveryKnown;
 import dev.yarbel.core.rehearsal.Rehearsal;
 import dev.yarbel.core.review.BlockJudge;
 import dev.yarbel.core.review.Judged;
@@ -46,17 +47,20 @@ class ChecklistMaker {
      */
     ChecklistView view(Person coach, LifterBlock plan, String with) {
         List<BlockSummary> all = blocks.of(plan.lifter());
-        ChecklistView.Column own = column(plan, all, plan.name());
+        RecoveryKnown recovery = review.recovery(plan);
+        List<OtherPlans.Group> groups = others.groups(coach, plan, all);
+        ChecklistView.Column own = column(plan, all, recovery, plan.name());
         Optional<ChecklistView.Column> other = with.isBlank()
                 ? Optional.empty()
                 : with.equals(ASKED)
-                        ? Optional.of(asked(plan, all))
-                        : others.open(coach, plan, all, with).map(beside -> column(beside.plan(), all, beside.name()));
-        return ChecklistView.of(own, other, others.groups(coach, plan, all), hasBegun(plan));
+                        ? Optional.of(asked(plan, all, recovery))
+                        : others.open(coach, plan, groups, with)
+                                .map(beside -> column(beside.plan(), all, recovery, beside.name()));
+        return ChecklistView.of(own, other, groups, hasBegun(plan));
     }
 
     /** The same block as if nothing of it had been lifted: what stood in it is what was asked. */
-    private ChecklistView.Column asked(LifterBlock plan, List<BlockSummary> all) {
+    private ChecklistView.Column asked(LifterBlock plan, List<BlockSummary> all, RecoveryKnown recovery) {
         Projection.Log kept = plan.log();
         Projection.Log nothing = new Projection.Log() {
             @Override
@@ -69,21 +73,18 @@ class ChecklistMaker {
                 return kept.asked(day, week);
             }
         };
-        PlanReview.Result result = review.review(plan, all, nothing);
+        PlanReview.Result result = review.review(plan, all, nothing, recovery);
         return column(plan, result, Optional.empty(), words.say("checklist.as-asked"));
     }
 
-    private ChecklistView.Column column(LifterBlock plan, List<BlockSummary> all, String name) {
-        return column(plan, review.review(plan, all), rehearsals.planned(plan), name);
+    private ChecklistView.Column column(LifterBlock plan, List<BlockSummary> all, RecoveryKnown recovery, String name) {
+        return column(plan, review.review(plan, all, plan.log(), recovery), rehearsals.planned(plan), name);
     }
 
     private ChecklistView.Column column(
             LifterBlock plan, PlanReview.Result result, Optional<Rehearsal> rehearsal, String name) {
         List<Judged> judged = BlockJudge.of(
-                result.plan(),
-                result.marks(),
-                Optional.of(
-                        WakeMaker.wake(plan, plan.block(), result.reckoning().lines())));
+                result.plan(), result.marks(), Optional.of(result.plan().wake()));
         return new ChecklistView.Column(
                 name,
                 judged.stream()

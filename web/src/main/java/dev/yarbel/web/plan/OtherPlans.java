@@ -145,13 +145,13 @@ class OtherPlans {
     }
 
     /**
-     * What was chosen; empty where it cannot be made of this plan, or not any more.
+     * What was chosen of {@link #groups}; empty where it cannot be made of this plan, or not any more.
      *
      * @throws NotFoundException when there is no such thing
      */
-    Optional<Other> open(Person coach, LifterBlock plan, List<BlockSummary> all, String with) {
+    Optional<Other> open(Person coach, LifterBlock plan, List<Group> groups, String with) {
         if (BLOCK.matcher(with).matches()) {
-            return Optional.of(block(coach, plan, all, with));
+            return Optional.of(block(coach, plan, with));
         }
         Matcher template = TEMPLATE.matcher(with);
         if (template.matches()) {
@@ -159,11 +159,11 @@ class OtherPlans {
         }
         return instead(plan, with)
                 .of(standing(plan))
-                .map(other -> new Other(plan.with(other), name(coach, plan, all, with)));
+                .map(other -> new Other(plan.with(other), name(plan, groups, with)));
     }
 
-    private String name(Person coach, LifterBlock plan, List<BlockSummary> all, String with) {
-        return groups(coach, plan, all).stream()
+    private static String name(LifterBlock plan, List<Group> groups, String with) {
+        return groups.stream()
                 .flatMap(group -> group.choices().stream())
                 .filter(choice -> choice.value().equals(with))
                 .map(Choice::name)
@@ -171,15 +171,10 @@ class OtherPlans {
                 .orElse(plan.name());
     }
 
-    private Other block(Person coach, LifterBlock plan, List<BlockSummary> all, String number) {
-        long id = all.stream()
-                .map(BlockSummary::id)
-                .filter(each -> String.valueOf(each).equals(number))
-                .findFirst()
+    private Other block(Person coach, LifterBlock plan, String number) {
+        return blocks.open(plan.lifter(), coach.zone(), Optional.of(Long.parseLong(number)))
+                .map(other -> new Other(other, other.name()))
                 .orElseThrow(NotFoundException::new);
-        LifterBlock other =
-                blocks.open(plan.lifter(), coach.zone(), Optional.of(id)).orElseThrow(NotFoundException::new);
-        return new Other(other, other.name());
     }
 
     /** A template from where the plan begins; where that has begun from the next Monday. */

@@ -11,6 +11,7 @@ import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.RecoveryKnown;
 import dev.yarbel.core.review.BlockReview;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.review.Judged;
@@ -56,9 +57,11 @@ class PlanReview {
     private static final int TISSUES = 3;
     private static final int MOST_LIFTS = 3;
 
+    private final RecoverySettings settings;
     private final Words words;
 
-    PlanReview(Words words) {
+    PlanReview(RecoverySettings settings, Words words) {
+        this.settings = settings;
         this.words = words;
     }
 
@@ -72,11 +75,16 @@ class PlanReview {
 
     /** @param blocks all the lifter's blocks */
     Result review(LifterBlock plan, List<BlockSummary> blocks) {
-        return review(plan, blocks, plan.log());
+        return review(plan, blocks, plan.log(), recovery(plan));
+    }
+
+    /** How long lifts need, for the lifter of a plan. */
+    RecoveryKnown recovery(LifterBlock plan) {
+        return settings.known(plan);
     }
 
     /** @param log what counts as lifted of it */
-    Result review(LifterBlock plan, List<BlockSummary> blocks, Projection.Log log) {
+    Result review(LifterBlock plan, List<BlockSummary> blocks, Projection.Log log, RecoveryKnown recovery) {
         Catalogue catalogue = plan.standing().catalogue();
         Habit habit = Habit.of(
                 plan.standing().log().stream()
@@ -86,13 +94,14 @@ class PlanReview {
                 plan.block().start().isBefore(plan.today()) ? plan.block().start() : plan.today(),
                 plan.resolver(),
                 catalogue);
-        UnderReview under =
-                UnderReview.of(plan.block(), plan.projection(), plan.resolver(), log, new Known(plan, blocks, habit));
+        UnderReview under = UnderReview.of(
+                plan.block(), plan.projection(), plan.resolver(), log, new Known(plan, blocks, habit, recovery));
         return new Result(under, habit, BlockReview.of(under));
     }
 
     /** What a review asks of the book, the roster and the blocks before. */
-    private record Known(LifterBlock plan, List<BlockSummary> blocks, Habit habit) implements LifterKnown {
+    private record Known(LifterBlock plan, List<BlockSummary> blocks, Habit habit, RecoveryKnown recovery)
+            implements LifterKnown {
 
         private Stream<LiftRecord> family(Lift lift) {
             Catalogue catalogue = plan.standing().catalogue();

@@ -4,6 +4,7 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.recovery.Wake;
 import dev.yarbel.core.rehearsal.Compared;
 import dev.yarbel.core.rehearsal.Likely;
 import dev.yarbel.core.rehearsal.MaxOutlook;
@@ -23,9 +24,11 @@ import org.springframework.stereotype.Component;
 @Component
 class PlansBeside {
 
+    private final WakeMaker wakes;
     private final Words words;
 
-    PlansBeside(Words words) {
+    PlansBeside(WakeMaker wakes, Words words) {
+        this.wakes = wakes;
         this.words = words;
     }
 
@@ -77,7 +80,8 @@ class PlansBeside {
         RehearsalView.Sum missedThen = RehearsalView.sum(second.rehearsal);
         lines.add(line("missed", sets(missed), sets(missedThen)));
         lines.add(line("over", missed.over(), missedThen.over()));
-        lines.add(line("soon", hours(first), hours(second)));
+        List<Wake> both = wakes.wakes(first.plan, second.plan);
+        lines.add(line("soon", hours(both.get(0)), hours(both.get(1))));
         for (MaxOutlook max : contested(first)) {
             max(second, max)
                     .ifPresent(then -> lines.add(new Line(
@@ -96,10 +100,8 @@ class PlansBeside {
         return words.say("beside.missed-of", words.figure(sum.missed()), sum.sets());
     }
 
-    private String hours(Side side) {
-        long hours = WakeMaker.wake(side.plan, side.plan.block(), WakeMaker.lines(side.plan))
-                .tooSoon();
-        return words.say("wake.h", hours);
+    private String hours(Wake wake) {
+        return words.say("wake.h", wake.tooSoon());
     }
 
     private String range(Side side, Likely likely) {

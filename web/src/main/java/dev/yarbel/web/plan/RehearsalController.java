@@ -3,7 +3,6 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotId;
 import dev.yarbel.core.rehearsal.SetsOutlook;
-import dev.yarbel.web.block.BlockSummary;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Person;
@@ -103,17 +102,17 @@ class RehearsalController {
     @GetMapping
     ModelAndView rehearsal(
             @AuthenticationPrincipal Person coach, LifterBlock plan, @RequestParam(defaultValue = "") String with) {
-        List<BlockSummary> all = blocks.of(plan.lifter());
+        List<OtherPlans.Group> groups = others.groups(coach, plan, blocks.of(plan.lifter()));
         Optional<RehearsalMaker.Both> both = rehearsals.both(plan);
         ModelAndView page = new ModelAndView("plan/rehearsal")
                 .addObject("lifter", plan.lifter())
                 .addObject("plan", plan)
                 .addObject("strip", strips.draw(plan))
                 .addObject("with", with)
-                .addObject("others", others.groups(coach, plan, all))
+                .addObject("others", groups)
                 .addObject("view", both.map(of -> RehearsalView.of(plan, of)).orElse(null));
         if (both.isPresent() && !with.isBlank()) {
-            Optional<PlansBeside.Beside> laid = others.open(coach, plan, all, with)
+            Optional<PlansBeside.Beside> laid = others.open(coach, plan, groups, with)
                     .flatMap(other -> rehearsals
                             .planned(other.plan())
                             .map(then -> beside.of(

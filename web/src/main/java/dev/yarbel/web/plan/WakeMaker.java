@@ -3,17 +3,15 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.DayEdit;
-import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Catalogue;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.recovery.Recovers;
-import dev.yarbel.core.recovery.RecoveryFigures;
+import dev.yarbel.core.recovery.RecoveryKnown;
 import dev.yarbel.core.recovery.Spread;
 import dev.yarbel.core.recovery.TissueLedger;
 import dev.yarbel.core.recovery.Wake;
-import dev.yarbel.core.school.School;
+import dev.yarbel.core.review.UnderReview;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.WorkLine;
@@ -31,8 +29,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,13 +37,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class WakeMaker {
 
-    private static final RecoveryFigures FIGURES = RecoveryFigures.START;
     private static final int LAST_WEEKDAY = 6;
 
     private final Blocks blocks;
+    private final RecoverySettings settings;
 
-    WakeMaker(Blocks blocks) {
+    WakeMaker(Blocks blocks, RecoverySettings settings) {
         this.blocks = blocks;
+        this.settings = settings;
     }
 
     /** What of a lifter makes recovery longer or shorter, as far as their profile says. */
@@ -67,23 +64,18 @@ class WakeMaker {
                 lifter.deloadDue().dieting());
     }
 
-    /** Whether a family is trained by a school of daily practice somewhere in the block. */
-    static Predicate<Lift> practised(Block block, Catalogue catalogue) {
-        Set<Lift> daily = block.slots()
-                .filter(slot -> slot.school()
-                        .flatMap(School::of)
-                        .filter(School.HIGH_FREQUENCY::equals)
-                        .isPresent())
-                .map(Slot::lift)
-                .map(catalogue::root)
-                .collect(Collectors.toSet());
-        return daily::contains;
+    private static Wake wake(LifterBlock plan, Block block, List<WorkLine> lines, RecoveryKnown known) {
+        Catalogue catalogue = plan.standing().catalogue();
+        return Wake.of(
+                block, lines, catalogue, known.figures(), known.lifter(), UnderReview.practised(block, catalogue));
     }
 
-    /** The wake of a block for the lifter of a plan. */
-    static Wake wake(LifterBlock plan, Block block, List<WorkLine> lines) {
-        Catalogue catalogue = plan.standing().catalogue();
-        return Wake.of(block, lines, catalogue, FIGURES, recovers(plan), practised(block, catalogue));
+    /** How the days of two plans of one lifter trail their recovery. */
+    List<Wake> wakes(LifterBlock plan, LifterBlock other) {
+        RecoveryKnown known = settings.known(plan);
+        return Stream.of(plan, other)
+                .map(each -> wake(each, each.block(), lines(each), known))
+                .toList();
     }
 
     /**
@@ -94,14 +86,15 @@ class WakeMaker {
      */
     WakeView view(LifterBlock plan, int week, List<Integer> weekdays) {
         List<WorkLine> lines = lines(plan);
-        Wake before = wake(plan, plan.block(), lines);
-        Optional<Spread> better = Spread.of(plan.block(), before, FIGURES);
+        RecoveryKnown known = settings.known(plan);
+        Wake before = wake(plan, plan.block(), lines, known);
+        Optional<Spread> better = Spread.of(plan.block(), before, known.figures());
         Block laid = weekdays.isEmpty()
                 ? plan.block()
                 : moves(plan.block(), weekdays).apply(plan.block(), plan).block();
         Wake after = laid.equals(plan.block())
                 ? before
-                : wake(plan, laid, lines(plan, laid, Projection.of(laid, plan.resolver(), plan.log())));
+                : wake(plan, laid, lines(plan, laid, Projection.of(laid, plan.resolver(), plan.log())), known);
         return WakeView.of(plan.block(), before, laid, after, week, better, tissues(plan, lines));
     }
 

@@ -3,6 +3,7 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.recovery.Clock;
 import dev.yarbel.core.recovery.DayStrain;
 import dev.yarbel.core.recovery.Spread;
 import dev.yarbel.core.recovery.TissueLedger;
@@ -13,6 +14,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Two weeks of a block by hours, each family of lifts in a row of its own, for an SVG.
@@ -49,12 +51,17 @@ record WakeView(
     static final int ROW = 34;
     static final int TOP = 26;
 
+    private static final int WEEK = 7;
     private static final double HOURS = 24;
     private static final int BAR = 16;
     private static final int AT = 9;
 
-    /** A day along the top. */
-    record Column(int x, LocalDate date, boolean trained) {}
+    /**
+     * A day along the top.
+     *
+     * @param offset its weekday, from 0 for the first day of the block's weeks
+     */
+    record Column(int x, LocalDate date, boolean trained, int offset) {}
 
     /** A family of lifts. */
     record Row(Lift root, int y, List<Bar> bars) {}
@@ -64,8 +71,25 @@ record WakeView(
      *
      * @param width of the wake, cut where the drawing ends
      * @param soon the part of it, from its left, that lies after the next hard day of its like; nothing where none comes too soon
+     * @param clocks where technique, muscle, force and joints are there again, those that lie in the drawing
+     * @param offset the weekday it lies on
      */
-    record Bar(int x, int y, int width, int height, DayStrain strain, Wake.Trail trail, Optional<Soon> soon) {}
+    record Bar(
+            int x,
+            int y,
+            int width,
+            int height,
+            DayStrain strain,
+            Wake.Trail trail,
+            Optional<Soon> soon,
+            List<Integer> clocks,
+            int offset) {
+
+        /** Where the last of them lies, for the line that leads there. */
+        public int end() {
+            return clocks.isEmpty() ? x : clocks.get(clocks.size() - 1);
+        }
+    }
 
     /** What is hatched. */
     record Soon(int x, int width) {}
@@ -90,6 +114,11 @@ record WakeView(
     /** How wide the drawing is. */
     public int wide() {
         return width();
+    }
+
+    /** What comes back at a pace of its own, for the table. */
+    public List<Clock> clocks() {
+        return List.of(Clock.values());
     }
 
     /** How high the drawing is. */
@@ -173,8 +202,11 @@ record WakeView(
         List<Column> columns = new ArrayList<>();
         for (int day = 0; day < DAYS; day++) {
             LocalDate date = first.plusDays(day);
-            columns.add(new Column(LEFT + day * DAY, date, trails.stream().anyMatch(trail -> trail.date()
-                    .equals(date))));
+            columns.add(new Column(
+                    LEFT + day * DAY,
+                    date,
+                    trails.stream().anyMatch(trail -> trail.date().equals(date)),
+                    day % WEEK));
         }
         return columns;
     }
@@ -208,7 +240,12 @@ record WakeView(
                 wake.overlaps().stream()
                         .filter(overlap -> overlap.first().equals(trail))
                         .findFirst()
-                        .map(overlap -> soon(x, overlap)));
+                        .map(overlap -> soon(x, overlap)),
+                Stream.of(Clock.values())
+                        .map(clock -> x + px(trail.hours(clock)))
+                        .filter(at -> at <= width())
+                        .toList(),
+                (int) (ChronoUnit.DAYS.between(first, trail.date()) % WEEK));
     }
 
     private static Soon soon(int x, Wake.Overlap overlap) {
