@@ -204,14 +204,43 @@
       if (!from) {
         return;
       }
-      window.fetch(from, { headers: { "HX-Request": "true" } }).then(function (response) {
-        return response.ok && !response.redirected ? response.json() : [];
-      }).then(function (cells) {
-        if (asked === oddsAsked && grid() && grid().dataset.odds === from) {
-          lay(cells);
+      var typed = Array.from(grid().querySelectorAll("textarea.dose")).filter(function (cell) {
+        return cell.value !== cell.defaultValue;
+      }).map(function (cell) {
+        return "&" + encodeURIComponent(cell.name) + "=" + encodeURIComponent(cell.value);
+      }).join("");
+      window.fetch(from + typed, { headers: { "HX-Request": "true" } }).then(function (response) {
+        return response.ok && !response.redirected ? response.json() : null;
+      }).then(function (laid) {
+        if (laid && asked === oddsAsked && grid() && grid().dataset.odds === from) {
+          lay(laid.cells);
+          fan(laid.fans);
         }
       }, function () { /* without a line there is no band */ });
     }, 600);
+  }
+  // While a dose is typed the band goes with it; what is slow to come is asked for when the typing rests.
+  document.addEventListener("input", function (event) {
+    if (isCell(event.target)) {
+      odds();
+    }
+  });
+  // How the maxes may become, behind the marks of their lanes.
+  function fan(fans) {
+    var strip = document.getElementById("strip");
+    if (!strip) {
+      return;
+    }
+    strip.querySelectorAll(".fan").forEach(function (old) { old.remove(); });
+    fans.forEach(function (of) {
+      var path = document.createElementNS("http://www.w3.org/2000/svg", "path");
+      path.setAttribute("class", "fan");
+      path.setAttribute("d", of.area);
+      var title = document.createElementNS("http://www.w3.org/2000/svg", "title");
+      title.textContent = of.told;
+      path.appendChild(title);
+      strip.insertBefore(path, strip.querySelector("g"));
+    });
   }
   function lay(cells) {
     grid().querySelectorAll("td[data-band]").forEach(function (td) {

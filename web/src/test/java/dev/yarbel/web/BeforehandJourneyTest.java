@@ -134,6 +134,12 @@ class BeforehandJourneyTest {
         browser.waitForText("#grid td:nth-of-type(3)[data-band] .odds", "%");
         browser.assertSound();
         assertThat(browser.all("#grid td:nth-of-type(1)[data-band]")).isEmpty();
+        assertThat(browser.all("#strip path.fan")).hasSize(1);
+        // while a heavier dose is typed the band is there already, and gone when it is dropped
+        browser.type("#grid tbody tr:first-child td:nth-of-type(1) textarea", "3x5 95%");
+        browser.waitForText("#grid td:nth-of-type(1)[data-band] .odds", "%");
+        browser.press(Keys.ESCAPE);
+        browser.waitFor(d -> browser.all("#grid td:nth-of-type(1)[data-band]").isEmpty() ? true : null);
         // a lighter dose, kept, and the band follows
         browser.type("#grid tbody tr:first-child td:nth-of-type(3) textarea", "3x5 50%" + Keys.ENTER);
         browser.waitFor(d -> browser.all("#grid td:nth-of-type(3)[data-band]").isEmpty() ? true : null);

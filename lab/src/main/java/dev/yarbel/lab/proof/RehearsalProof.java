@@ -70,11 +70,17 @@ final class RehearsalProof {
      */
     record Said(double chance, boolean missed, boolean worn) {}
 
+    /**
+     * What was said of a max at the end of the block.
+     *
+     * @param held whether the range of four times of five held the truth
+     * @param off the middle beside the truth, as a share of it
+     */
+    record Ranged(boolean held, double off, boolean worn) {}
+
     private final List<Said> said = new ArrayList<>();
     private int worn;
-    private int ranges;
-    private int held;
-    private double off;
+    private final List<Ranged> ranges = new ArrayList<>();
 
     private RehearsalProof() {}
 
@@ -122,9 +128,7 @@ final class RehearsalProof {
         rehearsal.maxes().forEach(max -> {
             Likely after = max.after();
             double truth = lifter.standing(max.lift());
-            ranges++;
-            held += truth >= after.low() && truth <= after.high() ? 1 : 0;
-            off += after.middle() / truth - 1;
+            ranges.add(new Ranged(truth >= after.low() && truth <= after.high(), after.middle() / truth - 1, tired));
         });
     }
 
@@ -244,9 +248,22 @@ final class RehearsalProof {
         return of.stream().filter(Said::missed).count() / (double) of.size();
     }
 
-    /** How often the range of the max after the block held the truth; it is to do so four times of five. */
+    /** The ranges of those who came fresh, or of all. */
+    private List<Ranged> ranges(boolean all) {
+        return all ? ranges : ranges.stream().filter(one -> !one.worn).toList();
+    }
+
+    /** How often the range of the max after the block held the truth, of those who came fresh; it is to do so four times of five. */
     double held() {
-        return held / (double) ranges;
+        return held(ranges(false));
+    }
+
+    private static double held(List<Ranged> of) {
+        return of.stream().filter(Ranged::held).count() / (double) of.size();
+    }
+
+    private static double off(List<Ranged> of) {
+        return of.stream().mapToDouble(Ranged::off).average().orElseThrow();
     }
 
     /**
@@ -288,22 +305,23 @@ final class RehearsalProof {
                 Locale.ROOT,
                 """
 
-                | | Brier score | of a guess that says the same of each, and knows how many are missed |
-                |---|---:|---:|
-                | lifters who came fresh | %.3f | %.3f |
-                | all, with the %d of %d who came over-reached | %.3f | %.3f |
-
-                The range of the max at the end of the block held the truth in %.0f %% of %d; its middle lay %+.1f %% off.
+                | | Brier score | of a guess that says the same of each, and knows how many are missed | ranges of the max after the block that held it, of four in five | their middle off by |
+                |---|---:|---:|---:|---:|
+                | lifters who came fresh | %.3f | %.3f | %.0f %% of %d | %+.1f %% |
+                | all, with the %d of %d who came over-reached | %.3f | %.3f | %.0f %% of %d | %+.1f %% |
                 """,
                 brier(),
                 brierOfTheRate(),
+                100 * held(),
+                ranges(false).size(),
+                100 * off(ranges(false)),
                 worn,
-                ranges / LIFTS.size(),
+                ranges.size() / LIFTS.size(),
                 brier(all),
                 brierOfTheRate(all),
-                100 * held(),
-                ranges,
-                100 * off / ranges));
+                100 * held(ranges),
+                ranges.size(),
+                100 * off(ranges)));
         return table.toString();
     }
 }

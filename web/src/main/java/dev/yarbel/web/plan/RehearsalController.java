@@ -1,7 +1,9 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.SlotId;
+import dev.yarbel.core.rehearsal.Rehearsal;
 import dev.yarbel.core.rehearsal.SetsOutlook;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -56,22 +58,52 @@ class RehearsalController {
      */
     record Odds(String cell, String chance, int band, String told) {}
 
-    /** The quiet band over the sheet: the cells in which a miss is to be reckoned with. Asked for once the sheet stands. */
+    /**
+     * What a rehearsal lays over sheet and strip.
+     *
+     * @param cells in which a miss is to be reckoned with
+     * @param fans of the maxes, over their lanes
+     */
+    record Laid(List<Odds> cells, List<StripMaker.Fan> fans) {}
+
+    /** The quiet band over the sheet and the fans over the strip. Asked for once the sheet stands, with what is being typed as if it were kept. */
     @GetMapping("/odds")
     @ResponseBody
-    List<Odds> odds(LifterBlock plan) {
+    Laid odds(LifterBlock kept, @RequestParam Map<String, String> parameters) {
+        LifterBlock plan = typed(kept, CellKey.texts(parameters));
+        Optional<Rehearsal> rehearsal = rehearsals.planned(plan);
         Map<CellKey, SetsOutlook> worst = new LinkedHashMap<>();
-        rehearsals.planned(plan).stream()
-                .flatMap(rehearsal -> rehearsal.sets().stream())
+        rehearsal.stream()
+                .flatMap(each -> each.sets().stream())
                 .filter(sets -> sets.missed() >= RehearsalView.DOUBTFUL)
                 .forEach(sets -> slot(plan, sets)
                         .ifPresent(slot -> worst.merge(
                                 new CellKey(slot, sets.week()),
                                 sets,
                                 (one, other) -> one.missed() < other.missed() ? other : one)));
-        return worst.entrySet().stream()
-                .map(entry -> odds(entry.getKey(), entry.getValue()))
-                .toList();
+        return new Laid(
+                worst.entrySet().stream()
+                        .map(entry -> odds(entry.getKey(), entry.getValue()))
+                        .toList(),
+                rehearsal.map(each -> strips.fans(plan, each)).orElse(List.of()));
+    }
+
+    /** The block with doses that nobody kept yet, as far as they can be read. */
+    private static LifterBlock typed(LifterBlock plan, Map<CellKey, String> texts) {
+        Block block = plan.block().withSlots(slot -> {
+            Slot with = slot;
+            for (Map.Entry<CellKey, String> text : texts.entrySet()) {
+                boolean here = text.getKey().slot().equals(slot.id())
+                        && text.getKey().week() < plan.block().weeks();
+                if (here
+                        && TypedDoses.trouble(plan, slot.lift(), text.getValue())
+                                .isEmpty()) {
+                    with = with.with(text.getKey().week(), TypedDoses.read(plan, text.getValue()));
+                }
+            }
+            return with;
+        });
+        return block.equals(plan.block()) ? plan : plan.with(block);
     }
 
     private static Optional<SlotId> slot(LifterBlock plan, SetsOutlook sets) {

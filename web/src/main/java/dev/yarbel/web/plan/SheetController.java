@@ -2,7 +2,6 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockEdit;
-import dev.yarbel.core.block.SlotId;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
@@ -21,8 +20,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -38,8 +35,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/lifters/{id}/plan")
 class SheetController {
-
-    private static final Pattern DOSE = Pattern.compile("dose\\.(\\d{1,18})\\.(\\d{1,2})");
 
     private final Blocks blocks;
     private final Book book;
@@ -104,7 +99,7 @@ class SheetController {
     @GetMapping("/days/{day}/preview")
     ModelAndView preview(LifterBlock plan, @PathVariable int day, @RequestParam Map<String, String> parameters) {
         Lens lens = checked(plan, Lens.day(day));
-        Map.Entry<CellKey, String> typed = texts(parameters).entrySet().stream()
+        Map.Entry<CellKey, String> typed = CellKey.texts(parameters).entrySet().stream()
                 .filter(text -> lens.shows(plan.block(), text.getKey().slot())
                         && text.getKey().week() < plan.block().weeks())
                 .findFirst()
@@ -147,7 +142,7 @@ class SheetController {
             Map<String, String> parameters,
             Htmx htmx,
             RedirectAttributes flash) {
-        Map<CellKey, String> texts = texts(parameters);
+        Map<CellKey, String> texts = CellKey.texts(parameters);
         Map<CellKey, SheetEdits.TypedCell> typed = new HashMap<>();
         texts.forEach((key, text) ->
                 typed.put(key, new SheetEdits.TypedCell(parameters.getOrDefault("was." + key, ""), text)));
@@ -255,17 +250,5 @@ class SheetController {
             }
         }
         return 0;
-    }
-
-    private static Map<CellKey, String> texts(Map<String, String> parameters) {
-        Map<CellKey, String> texts = new HashMap<>();
-        parameters.forEach((name, value) -> {
-            Matcher matcher = DOSE.matcher(name);
-            if (matcher.matches()) {
-                SlotId slot = new SlotId(Long.parseLong(matcher.group(1)));
-                texts.put(new CellKey(slot, Integer.parseInt(matcher.group(2))), value.replaceAll("[\\r\\n]+", " "));
-            }
-        });
-        return texts;
     }
 }

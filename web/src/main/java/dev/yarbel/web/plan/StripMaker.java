@@ -5,7 +5,11 @@ import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.rehearsal.Likely;
+import dev.yarbel.core.rehearsal.MaxOutlook;
+import dev.yarbel.core.rehearsal.Rehearsal;
 import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Exposure;
 import dev.yarbel.core.tally.WorkLine;
@@ -42,6 +46,10 @@ class StripMaker implements Strips, StripSource {
 
     private static final int LANE = 30;
     private static final int MOST_HEIGHT = 26;
+    /** Where today's max lies in a lane, and how much a percent of it is. */
+    private static final int MIDDLE = 14;
+
+    private static final double PIXELS = 1.2;
 
     private final Blocks blocks;
     private final Words words;
@@ -75,7 +83,7 @@ class StripMaker implements Strips, StripSource {
         List<Lift> roots = lanes(reckoning, catalogue);
         List<Strip.Phase> phases = phases(plan);
         Strip.Flag contest = contest(plan);
-        int header = phases.isEmpty() && contest == null ? HEADER : HEADER + SECOND_LINE;
+        int header = header(plan);
         List<Strip.Lane> lanes = new ArrayList<>();
         for (Lift root : roots) {
             int bottom = header + LANE * (lanes.size() + 1);
@@ -95,6 +103,66 @@ class StripMaker implements Strips, StripSource {
                 today,
                 contest,
                 lanes);
+    }
+
+    private static int header(LifterBlock plan) {
+        return phases(plan).isEmpty() && plan.block().contest().isEmpty() ? HEADER : HEADER + SECOND_LINE;
+    }
+
+    /**
+     * A max as it may become, over its lane.
+     *
+     * @param area four times of five within it, as a drawn path
+     * @param told in words
+     */
+    record Fan(String area, String told) {}
+
+    /** What a rehearsal of a block says of the maxes, from today on: a percent of the max is a little more than a pixel, today's middle lies in the middle of the lane. */
+    List<Fan> fans(LifterBlock plan, Rehearsal rehearsal) {
+        Catalogue catalogue = plan.standing().catalogue();
+        BlockTally reckoning = BlockTally.of(plan.block(), plan.projection(), plan.resolver(), plan.log(), catalogue);
+        List<Lift> roots = lanes(reckoning, catalogue);
+        List<Fan> fans = new ArrayList<>();
+        for (MaxOutlook max : rehearsal.maxes()) {
+            int lane = roots.indexOf(max.lift());
+            if (lane >= 0) {
+                fans.add(new Fan(area(plan, max, header(plan) + LANE * (lane + 1)), told(plan, max)));
+            }
+        }
+        return fans;
+    }
+
+    private String told(LifterBlock plan, MaxOutlook max) {
+        MassUnit unit = plan.lifter().unit();
+        return words.say(
+                "rehearsal.fan",
+                words.lift(max.lift()),
+                words.about(RehearsalView.whole(max.after().low(), unit), unit),
+                words.about(RehearsalView.whole(max.after().high(), unit), unit));
+    }
+
+    private static String area(LifterBlock plan, MaxOutlook max, int bottom) {
+        double now = max.now().middle();
+        LocalDate from =
+                plan.today().isBefore(plan.block().start()) ? plan.block().start() : plan.today();
+        StringBuilder area =
+                new StringBuilder("M").append(point(x(plan, from), max.now().high(), now, bottom));
+        StringBuilder back = new StringBuilder(point(x(plan, from), max.now().low(), now, bottom)).append('Z');
+        for (int week = 0; week < max.weeks().size(); week++) {
+            LocalDate end = plan.block().start().plusWeeks(week + 1L);
+            if (end.isAfter(from)) {
+                Likely then = max.weeks().get(week);
+                area.append('L').append(point(x(plan, end), then.high(), now, bottom));
+                back.insert(0, point(x(plan, end), then.low(), now, bottom) + "L");
+            }
+        }
+        return area.append('L').append(back).toString();
+    }
+
+    private static String point(int x, double kg, double now, int bottom) {
+        double percent = 100 * (kg / now - 1);
+        double up = Math.max(1, Math.min(LANE - 2.0, MIDDLE + PIXELS * percent));
+        return String.format(Locale.ROOT, "%d %.1f", x, bottom - up);
     }
 
     /** The families of contest lifts and events; where a block has none, all. */

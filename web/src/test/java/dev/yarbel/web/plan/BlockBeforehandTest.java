@@ -126,6 +126,28 @@ class BlockBeforehandTest {
                 .getContentAsString();
         String slot = sheet.select("#grid tbody tr").attr("data-slot");
         assertThat(odds).contains(slot + "-3").contains("left after the last").doesNotContain(slot + "-0");
+        // the fan of the squat over its lane of the strip
+        assertThat(odds).contains("Squat: after the block between").contains("\"area\":\"M");
+        // what is being typed is rehearsed as if it were kept; what cannot be read, as it is kept
+        String typed = mvc.perform(get(from)
+                        .param("dose." + slot + ".0", "3x5 95%")
+                        .param("dose." + slot + ".3", "3x5 70%")
+                        .with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(typed).contains(slot + "-0").doesNotContain(slot + "-3");
+        assertThat(mvc.perform(get(from)
+                                .param("dose." + slot + ".0", "3x5 heavy")
+                                .param("dose." + slot + ".77", "3x5 95%")
+                                .param("dose.99999.0", "3x5 95%")
+                                .with(club.asCoach()))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString())
+                .isEqualTo(odds);
+        assertThat(page("?block=" + climbs).select("#grid textarea").first().text())
+                .isEqualTo("3x5 70%");
     }
 
     /** All that the page offers to hold a plan beside can be, on the rehearsal and on the checklist; nothing of it is kept. */
