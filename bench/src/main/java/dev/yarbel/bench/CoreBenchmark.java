@@ -24,6 +24,9 @@ import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.ramp.Ramp;
 import dev.yarbel.core.ramp.RampPlanner;
+import dev.yarbel.core.recovery.Recovers;
+import dev.yarbel.core.recovery.RecoveryFigures;
+import dev.yarbel.core.recovery.Wake;
 import dev.yarbel.core.rehearsal.Manner;
 import dev.yarbel.core.rehearsal.Rehearsal;
 import dev.yarbel.core.rehearsal.Staged;
@@ -33,6 +36,7 @@ import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.tally.BlockTally;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -72,6 +76,7 @@ public class CoreBenchmark {
 
     private final Staged rated = staged(block);
     private final Staged running = staged(steadyAdd(16));
+    private final BlockTally reckoned = sixteenWeeksReckoned();
 
     private Staged staged(Block of) {
         LocalDate before = of.start().minusDays(1);
@@ -165,6 +170,18 @@ public class CoreBenchmark {
                 hole.consume(resolver.resolve(PrescribedSets.of(block, day, week)));
             }
         }
+    }
+
+    /** What a block adds up to, which each look at a plan asks for, and how its days trail their recovery, which comes with it. */
+    @Benchmark
+    public BlockTally sixteenWeeksReckoned() {
+        return BlockTally.of(block, rated.projection(), resolver, Projection.Log.NONE, Catalogue.STANDARD);
+    }
+
+    @Benchmark
+    public Wake sixteenWeeksAwake() {
+        return Wake.of(
+                block, reckoned.lines(), Catalogue.STANDARD, RecoveryFigures.START, Recovers.UNKNOWN, lift -> false);
     }
 
     /** Where ratings and percentages settle loads. */

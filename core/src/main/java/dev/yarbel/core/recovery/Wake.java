@@ -199,15 +199,27 @@ public record Wake(List<Trail> trails, List<Overlap> overlaps, List<Gap> gaps) {
                 why);
     }
 
+    /** @param trails in order of days: those too far back to be felt are not looked at */
     private static List<Overlap> overlaps(List<Trail> trails, RecoveryFigures figures) {
+        long longest = Math.max(
+                MAXIMAL_PULLS, trails.stream().mapToInt(Trail::hours).max().orElse(0));
         List<Overlap> overlaps = new ArrayList<>();
-        for (Trail then : trails) {
-            if (then.strain().isHard()) {
-                trails.stream()
-                        .filter(first -> first.date().isBefore(then.date()))
-                        .flatMap(first -> overlap(first, then, figures).stream())
-                        .max(Comparator.comparing(Overlap::tooSoonBy))
-                        .ifPresent(overlaps::add);
+        for (int at = 0; at < trails.size(); at++) {
+            Trail then = trails.get(at);
+            Overlap deepest = null;
+            for (int back = at - 1; then.strain().isHard() && back >= 0; back--) {
+                Trail first = trails.get(back);
+                long between = HOURS * ChronoUnit.DAYS.between(first.date(), then.date());
+                if (between >= longest) {
+                    break;
+                }
+                Optional<Overlap> overlap = between == 0 ? Optional.empty() : overlap(first, then, figures);
+                if (overlap.isPresent() && (deepest == null || overlap.get().tooSoonBy() >= deepest.tooSoonBy())) {
+                    deepest = overlap.get();
+                }
+            }
+            if (deepest != null) {
+                overlaps.add(deepest);
             }
         }
         overlaps.sort(Comparator.comparing(Overlap::tooSoonBy).reversed());
