@@ -59,7 +59,12 @@ public record BlockRequest(
      */
     public record Steps(MassUnit unit, Mass smallest, Rounding rounding) {
 
-        private static final Steps IN_KG = new Steps(MassUnit.KG, Mass.of("2.5", MassUnit.KG), Rounding.NEAREST);
+        private static final Steps IN_KG = in(MassUnit.KG, Rounding.NEAREST);
+
+        /** As loads are usually stepped in a unit: 2.5 kg or 5 lb. */
+        public static Steps in(MassUnit unit, Rounding rounding) {
+            return new Steps(unit, unit == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5), rounding);
+        }
     }
 
     public BlockRequest {
@@ -106,9 +111,8 @@ public record BlockRequest(
         return new BlockRequest(start, weeks, days, lifts, deloads, day, steps, milestones, numbers, means);
     }
 
-    /** The same in steps of a unit. */
-    public BlockRequest in(MassUnit other, Mass smallest, Rounding rule) {
-        Steps stepped = new Steps(other, smallest, rule);
+    /** The same with loads stepped so. */
+    public BlockRequest in(Steps stepped) {
         return new BlockRequest(start, weeks, days, lifts, deloads, contest, stepped, milestones, numbers, means);
     }
 

@@ -35,20 +35,27 @@ public sealed interface Instead {
      * Where a block stands.
      *
      * @param from the first week, from 0, that may be written otherwise
+     * @param steps and means, how a school that writes anew steps its loads and what it may use
      */
-    record Standing(Block block, int from, Lifted lifted, Resolver resolver) {
+    record Standing(Block block, int from, Resolver resolver, BlockRequest.Steps steps, Means means) {
 
-        /** As it stands by what was lifted, and by the day: no week that is over is written otherwise. */
-        public static Standing of(Block block, Lifted lifted, Resolver resolver, LocalDate today) {
+        /** As it stands by what was lifted, and by the day: no week that has begun is written otherwise. */
+        public static Standing of(
+                Block block, Lifted lifted, Resolver resolver, BlockRequest.Steps steps, Means means, LocalDate today) {
             long begun = ChronoUnit.DAYS.between(block.start(), today);
             int thisWeek = begun <= 0 ? 0 : (int) (begun + WEEK - 1) / WEEK;
-            return new Standing(block, Math.max(thisWeek, lifted.firstOpenWeek()), lifted, resolver);
+            return new Standing(block, Math.max(thisWeek, lifted.firstOpenWeek()), resolver, steps, means);
         }
 
         private static final int WEEK = 7;
 
         int ahead() {
             return block.weeks() - from;
+        }
+
+        /** The week of a day, from 0; one after the last where it lies behind the block. */
+        int week(LocalDate day) {
+            return (int) Math.floorDiv(ChronoUnit.DAYS.between(block.start(), day), WEEK);
         }
 
         BlockWeek shape(int week) {
@@ -113,8 +120,9 @@ public sealed interface Instead {
     }
 
     /**
-     * The contest lies so many weeks ahead, on their Saturday. Further than the block leads: its next training week is held until then, and then it goes on as
-     * it was written. Nearer: its next weeks are cut. Either way the last two weeks are shaped for the day.
+     * The contest lies so many weeks ahead. Further than the block leads: its next training week is held until then, and then it goes on as
+     * it was written. Nearer: its next weeks are cut. A block that leads to a contest is shaped for it already and keeps its last weeks; what it has after the day is
+     * left out. Of any other the last two weeks are shaped for the Saturday of its new last week.
      *
      * @param weeks from the first one that may be written otherwise to the one of the contest, 1 or more
      */
@@ -125,29 +133,42 @@ public sealed interface Instead {
 
         @Override
         public Optional<Block> of(Standing standing) {
-            if (standing.ahead() < 1 || standing.from() + weeks > Block.MOST_WEEKS) {
+            Optional<LocalDate> leadsTo = standing.block().contest().filter(day -> isShapedFor(day, standing));
+            int end = leadsTo.map(day -> Math.min(standing.block().weeks(), standing.week(day) + 1))
+                    .orElse(standing.block().weeks());
+            int ahead = end - standing.from();
+            if (ahead < 1 || standing.from() + weeks > Block.MOST_WEEKS) {
                 return Optional.empty();
             }
             List<Integer> order =
                     new ArrayList<>(IntStream.range(0, standing.from()).boxed().toList());
-            int held = Math.max(0, weeks - standing.ahead());
-            int again = IntStream.range(standing.from(), standing.block().weeks())
+            int held = Math.max(0, weeks - ahead);
+            order.addAll(Collections.nCopies(held, next(standing)));
+            IntStream.range(standing.from() + Math.max(0, ahead - weeks), end).forEach(order::add);
+            Block reordered = held(standing, order, held);
+            return Optional.of(leadsTo.map(day -> reordered.toward(Optional.of(day.plusWeeks((long) weeks - ahead))))
+                    .orElseGet(() -> shaped(reordered, standing)));
+        }
+
+        /** Whether a contest lies where the block's last weeks can have been shaped for it. */
+        private static boolean isShapedFor(LocalDate day, Standing standing) {
+            return standing.week(day) >= standing.from()
+                    && !day.isAfter(standing.block().end().plusDays(Taper.DAYS));
+        }
+
+        /** The next week that is trained. */
+        private static int next(Standing standing) {
+            return IntStream.range(standing.from(), standing.block().weeks())
                     .filter(week ->
                             !standing.shape(week).deload() && !standing.block().isGap(week))
                     .findFirst()
                     .orElse(standing.from());
-            order.addAll(Collections.nCopies(held, again));
-            IntStream.range(
-                            standing.from() + Math.max(0, standing.ahead() - weeks),
-                            standing.block().weeks())
-                    .forEach(order::add);
-            Block reordered = held(standing, order, held);
-            LocalDate day = standing.block()
-                    .start()
-                    .plusWeeks(standing.from() + weeks - 1L)
-                    .with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY));
-            Taper taper = new Taper(day, standing.resolver().catalogue(), standing.resolver()::numbers);
-            return Optional.of(taper.over(reordered, (at, week) -> week < standing.from()));
+        }
+
+        private static Block shaped(Block block, Standing standing) {
+            LocalDate day = block.end().minusDays(6).with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY));
+            return new Taper(day, standing.resolver().catalogue(), standing.resolver()::numbers)
+                    .over(block, (at, week) -> week < standing.from());
         }
 
         /** The weeks in another order, those that are held for saying so, and every seventh of them easy. */
@@ -207,7 +228,9 @@ public sealed interface Instead {
                             Map.of(lift, LiftRequest.of(school).withAssistance(0)))
                     .withDeload(deloadEvery(standing), Deload.HALF_SETS)
                     .toward(block.contest())
-                    .with(standing.resolver()::numbers);
+                    .in(standing.steps())
+                    .with(standing.resolver()::numbers)
+                    .with(standing.means());
             Block drawn;
             try {
                 drawn = BlockWriter.write(request, day -> "", purpose -> "");

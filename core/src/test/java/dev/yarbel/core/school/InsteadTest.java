@@ -11,11 +11,13 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.equipment.Kits;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.KitInUse;
 import dev.yarbel.core.session.Numbers;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.core.shape.Deload;
+import dev.yarbel.core.shape.Taper;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,6 +27,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -37,6 +40,8 @@ class InsteadTest {
             Rounding.NEAREST,
             Numbers.of(Stream.of(Lift.SQUAT, Lift.DEADLIFT, Lift.BENCH_PRESS)
                     .collect(Collectors.toMap(lift -> lift, Drawings::numbers))));
+
+    private static final BlockRequest.Steps KG = BlockRequest.Steps.in(MassUnit.KG, Rounding.NEAREST);
 
     /** Eight weeks, the fourth of them easy. */
     private static Block block() {
@@ -53,7 +58,11 @@ class InsteadTest {
     }
 
     private static Instead.Standing standing(int from) {
-        return new Instead.Standing(block(), from, Lifted.NOTHING, RESOLVER);
+        return standing(block(), from);
+    }
+
+    private static Instead.Standing standing(Block block, int from) {
+        return new Instead.Standing(block, from, RESOLVER, KG, Means.ALL);
     }
 
     private static List<String> doses(Block block, int day, int slot) {
@@ -127,6 +136,25 @@ class InsteadTest {
         }
     }
 
+    /** A block that was shaped for its contest keeps its last weeks and is not thinned out twice; the day moves by whole weeks. */
+    @ParameterizedTest
+    @CsvSource({"3, 7", "6, 7", "10, 7", "3, 4", "8, 4", "12, 9"})
+    void aBlockThatLeadsToAContestKeepsItsLastWeeks(int weeks, int contestWeek) {
+        LocalDate day = MONDAY.plusWeeks(contestWeek).plusDays(4);
+        Block shaped = new Taper(day, RESOLVER.catalogue(), RESOLVER::numbers).over(block(), (at, week) -> false);
+        Block moved = new Instead.ContestIn(weeks).of(standing(shaped, 2)).orElseThrow();
+        int end = Math.min(8, contestWeek + 1);
+        int ahead = end - 2;
+        assertThat(moved.weeks()).isEqualTo(2 + weeks);
+        assertThat(moved.contest()).contains(day.plusWeeks((long) weeks - ahead));
+        for (int back = 1; back <= Math.min(weeks, ahead); back++) {
+            for (int at = 0; at < 2; at++) {
+                assertThat(doses(moved, at, 0).get(moved.weeks() - back))
+                        .isEqualTo(doses(shaped, at, 0).get(end - back));
+            }
+        }
+    }
+
     /** Whichever school: other lifts stay, so does what is over, and the letters of a day stay different. */
     @ParameterizedTest
     @EnumSource(School.class)
@@ -161,11 +189,26 @@ class InsteadTest {
                 .orElseThrow();
     }
 
+    /** Whoever thinks in pounds gets steps of pounds. */
+    @Test
+    void stepsAreThoseOfTheLifter() {
+        Instead.Standing inPounds = new Instead.Standing(
+                block(), 0, RESOLVER, BlockRequest.Steps.in(MassUnit.LB, Rounding.NEAREST), Means.ALL);
+        Block written =
+                new Instead.BySchool(Lift.SQUAT, School.STEADY_ADD).of(inPounds).orElseThrow();
+        assertThat(written.slots()
+                        .filter(slot -> slot.school().isPresent())
+                        .flatMap(slot -> slot.doses().stream().flatMap(Optional::stream))
+                        .map(Dose::shorthand))
+                .anyMatch(dose -> dose.contains("lb"))
+                .noneMatch(dose -> dose.contains("kg"));
+    }
+
     /** The week that is under way stays, even where nothing of it was lifted yet. */
     @Test
     void noWeekThatHasBegunIsWrittenOtherwise() {
         for (int days : List.of(-3, 0, 1, 7, 8, 20)) {
-            int from = Instead.Standing.of(block(), Lifted.NOTHING, RESOLVER, MONDAY.plusDays(days))
+            int from = Instead.Standing.of(block(), Lifted.NOTHING, RESOLVER, KG, Means.ALL, MONDAY.plusDays(days))
                     .from();
             assertThat(MONDAY.plusWeeks(from)).isAfterOrEqualTo(MONDAY.plusDays(Math.max(0, days)));
             assertThat(MONDAY.plusWeeks(from).minusDays(7)).isBefore(MONDAY.plusDays(Math.max(0, days)));

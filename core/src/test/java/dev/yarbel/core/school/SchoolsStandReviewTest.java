@@ -126,7 +126,7 @@ class SchoolsStandReviewTest {
         BlockRequest request = BlockRequest.of(START, weeks, days, lifts)
                 .withDeload(every, Deload.HALF_SETS)
                 .toward(contest < 2 ? Optional.empty() : Optional.of(START.plusDays(contest)))
-                .in(unit, kg ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5), rounding)
+                .in(BlockRequest.Steps.in(unit, rounding))
                 .with(lift -> Drawings.numbers(lift).with(ExpectedGain.of(mastery)));
         return new Case(request, mastery, KitInUse.of(kg ? Kits.kg() : Kits.lb()), rounding);
     }

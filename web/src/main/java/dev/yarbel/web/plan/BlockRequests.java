@@ -5,7 +5,6 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.KindOfWork;
 import dev.yarbel.core.school.BlockRequest;
 import dev.yarbel.core.school.BlockWriter;
@@ -75,10 +74,7 @@ class BlockRequests {
         BlockRequest request = BlockRequest.of(start, weeks, form.days(), lifts)
                 .withDeload(form.every(), form.deload())
                 .toward(contest.filter(day -> !day.isAfter(start.plusWeeks(weeks + WEEKS_TOWARD_A_CONTEST))))
-                .in(
-                        lifter.unit(),
-                        lifter.unit() == MassUnit.KG ? Mass.of("2.5", MassUnit.KG) : Mass.ofLb(5),
-                        lifter.rounding())
+                .in(BlockRequest.Steps.in(lifter.unit(), lifter.rounding()))
                 .withMilestones(Boolean.TRUE.equals(form.milestones()))
                 .with(lift -> withAnnounced(numbers.of(lift), Optional.ofNullable(announced.get(lift))))
                 .with(means(standing, kit));
@@ -143,7 +139,7 @@ class BlockRequests {
     }
 
     /** Chains and bands are for the advanced; one set-up of them for intermediates, none for anybody else. */
-    private static Means means(LifterRecord standing, AvailableKit kit) {
+    static Means means(LifterRecord standing, AvailableKit kit) {
         Catalogue catalogue = standing.catalogue();
         List<Best.PastSet> past = standing.pastSets();
         return new Means(

@@ -3,6 +3,7 @@ package dev.yarbel.web.plan;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.school.BlockRequest;
 import dev.yarbel.core.school.Instead;
 import dev.yarbel.core.school.School;
 import dev.yarbel.core.shape.Deload;
@@ -141,7 +142,13 @@ class OtherPlans {
     }
 
     private static Instead.Standing standing(LifterBlock plan) {
-        return Instead.Standing.of(plan.block(), plan, plan.resolver(), plan.today());
+        return Instead.Standing.of(
+                plan.block(),
+                plan,
+                plan.resolver(),
+                BlockRequest.Steps.in(plan.lifter().unit(), plan.lifter().rounding()),
+                BlockRequests.means(plan.standing(), plan.kit()),
+                plan.today());
     }
 
     /**
