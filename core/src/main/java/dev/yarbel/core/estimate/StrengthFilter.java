@@ -233,7 +233,7 @@ public final class StrengthFilter {
     }
 
     static double kg(Mass mass) {
-        return mass.in(MassUnit.KG).doubleValue();
+        return mass.kilograms();
     }
 
     /** Rounded to a gram, far below what an estimate can know. */

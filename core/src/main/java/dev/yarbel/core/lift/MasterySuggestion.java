@@ -2,7 +2,6 @@ package dev.yarbel.core.lift;
 
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -220,7 +219,7 @@ public record MasterySuggestion(Mastery level, List<Reason> reasons) {
             return Optional.empty();
         }
         Mass bodyMass = evidence.bodyMass().get();
-        double kg = bodyMass.in(MassUnit.KG).doubleValue();
+        double kg = bodyMass.kilograms();
         double lighter = Math.pow(kg / (woman ? WOMAN_KG : MAN_KG), TWO_THIRDS - 1);
         Percent share = evidence.max().get().percentOf(bodyMass);
         Percent intermediate = share(bounds.intermediate * lighter);

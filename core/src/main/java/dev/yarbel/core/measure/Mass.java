@@ -93,6 +93,11 @@ public final class Mass implements Comparable<Mass> {
         return result.signum() == 0 ? BigDecimal.ZERO : result.stripTrailingZeros();
     }
 
+    /** The figure in kg for models that reckon in doubles; up to 90 t the double that is nearest to it. */
+    public double kilograms() {
+        return quanta / (double) MassUnit.KG.quanta();
+    }
+
     /** Prints figure and unit with at most the given number of decimals: {@code 102.5 kg}. */
     public String format(MassUnit unit, int decimals) {
         return figure(unit, decimals) + " " + unit.symbol();

@@ -12,7 +12,6 @@ import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.ResolvedLoad;
 import dev.yarbel.core.session.TaskKey;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,6 +28,7 @@ final class DryRun implements Projection.Rehearsal {
     /** The largest step of a load where calls are taken, as a share. */
     private static final double CALL = 0.025;
 
+    private static final double GRAMS = 1000;
     private static final double HEAVY = 0.85;
     private static final double LIGHTER = 0.95;
     /** Where a top was missed and no set before it made: the last step of a ramp. */
@@ -243,7 +243,7 @@ final class DryRun implements Projection.Rehearsal {
                 TaskKey.work(asked.letter(), asked.firstSet() + set),
                 new LiftedSet(
                         asked.lift(),
-                        Mass.of(BigDecimal.valueOf(kg).setScale(3, RoundingMode.HALF_UP), MassUnit.KG),
+                        Mass.of(BigDecimal.valueOf(Math.round(kg * GRAMS), 3), MassUnit.KG),
                         reps,
                         miss ? new Effort.Missed() : new Effort.Unrated()));
     }

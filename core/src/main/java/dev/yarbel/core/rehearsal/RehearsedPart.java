@@ -4,7 +4,6 @@ import dev.yarbel.core.effort.Rpe;
 import dev.yarbel.core.equipment.AvailableLoads;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Part;
 import dev.yarbel.core.prescription.SetModifier;
 import dev.yarbel.core.prescription.Work;
@@ -152,7 +151,7 @@ record RehearsedPart(
     }
 
     static double kg(Mass mass) {
-        return mass.in(MassUnit.KG).doubleValue();
+        return mass.kilograms();
     }
 
     /** A load as it can be made, near the planned one. */

@@ -108,6 +108,7 @@ public final class Projection {
     private final List<Wall> walls = new ArrayList<>();
     private final Map<Key, List<OpenRun>> openRuns = new HashMap<>();
     private int sessions;
+    private Set<Lift> goingOn;
 
     /** @param plan the block as it stands; a day on which no run goes on asks for the same whoever rehearses it */
     private record Rehearsed(Projection plan, Rehearsal by) {}
@@ -134,7 +135,7 @@ public final class Projection {
             return;
         }
         int lifted = weeksLifted();
-        Set<Lift> going = liftsThatGoOn();
+        Set<Lift> going = rehearsed.map(of -> of.plan().liftsThatGoOn()).orElseGet(this::liftsThatGoOn);
         for (int week = 0; week < block.weeks(); week++) {
             List<List<PrescribedSets>> asked =
                     new ArrayList<>(Collections.nCopies(block.days().size(), List.of()));
@@ -194,6 +195,9 @@ public final class Projection {
 
     /** The lifts of which any dose hangs on the last time; of all others no run need be kept. */
     private Set<Lift> liftsThatGoOn() {
+        if (goingOn != null) {
+            return goingOn;
+        }
         Set<Lift> going = new HashSet<>();
         for (TrainingDay day : block.days()) {
             for (Slot slot : day.slots()) {
@@ -205,6 +209,7 @@ public final class Projection {
                 }
             }
         }
+        goingOn = going;
         return going;
     }
 

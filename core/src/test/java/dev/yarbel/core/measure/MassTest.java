@@ -125,4 +125,13 @@ class MassTest {
             assertThatThrownBy(() -> Mass.parse(none, MassUnit.KG)).isInstanceOf(IllegalArgumentException.class);
         }
     }
+
+    /** What models reckon with is the exact figure, as near as a double comes. */
+    @ParameterizedTest
+    @ValueSource(strings = {"0", "0.00000000001", "1.25", "102.5", "61.23496995", "453.59237", "89999.99999999999"})
+    void kilogramsAsADoubleAreTheExactFigures(String figure) {
+        Mass mass = Mass.of(figure, MassUnit.KG);
+        assertThat(mass.kilograms()).isEqualTo(mass.in(MassUnit.KG).doubleValue());
+        assertThat(Mass.ofLb(315).kilograms()).isEqualTo(142.88159655);
+    }
 }

@@ -228,7 +228,7 @@ public final class UnderYarbel implements Way {
                 .loads()
                 .get(0)
                 .load()
-                .map(load -> load.in(MassUnit.KG).doubleValue())
+                .map(load -> load.kilograms())
                 .orElseThrow();
     }
 

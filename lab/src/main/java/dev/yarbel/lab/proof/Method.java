@@ -7,7 +7,6 @@ import dev.yarbel.core.estimate.MaxOnRecord;
 import dev.yarbel.core.estimate.StrengthFilter;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.record.LiftedSession;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -139,6 +138,6 @@ interface Method {
     }
 
     private static double kg(Mass mass) {
-        return mass.in(MassUnit.KG).doubleValue();
+        return mass.kilograms();
     }
 }

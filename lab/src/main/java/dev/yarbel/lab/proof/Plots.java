@@ -5,7 +5,6 @@ import dev.yarbel.core.estimate.MaxEstimate;
 import dev.yarbel.core.estimate.StrengthHistory;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.lab.lifter.Life;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -217,7 +216,7 @@ final class Plots {
     }
 
     private static double kg(Mass mass) {
-        return mass.in(MassUnit.KG).doubleValue();
+        return mass.kilograms();
     }
 
     /** The first life of some with a break in the middle of it. */

@@ -214,7 +214,7 @@ final class RehearsalProof {
     }
 
     private static double kg(Mass mass) {
-        return mass.in(MassUnit.KG).doubleValue();
+        return mass.kilograms();
     }
 
     /** What was said of those who came fresh, or of all. */

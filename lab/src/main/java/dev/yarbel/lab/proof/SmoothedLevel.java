@@ -38,9 +38,7 @@ record SmoothedLevel(String name) implements Method {
             public Optional<Guess> on(LocalDate day, Lift lift) {
                 MaxOnRecord start = starts.get(lift);
                 Level level = new Level(
-                        start.max().in(MassUnit.KG).doubleValue(),
-                        start.doubt().figure().doubleValue() / 100,
-                        start.on());
+                        start.max().kilograms(), start.doubt().figure().doubleValue() / 100, start.on());
                 for (LiftedSession session : sessions) {
                     level = level.after(session, lift);
                 }

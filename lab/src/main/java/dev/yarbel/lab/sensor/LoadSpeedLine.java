@@ -30,7 +30,7 @@ record LoadSpeedLine(Mass max, double atLimit, double unloaded, double noise, Re
         double most = max.times(curve.share(RepsInAll.toTheLimit(rep)))
                 .in(MassUnit.KG)
                 .doubleValue();
-        double share = load.in(MassUnit.KG).doubleValue() / most;
+        double share = load.kilograms() / most;
         return share > 1 ? 0 : atLimit + (unloaded - atLimit) * (1 - share);
     }
 

@@ -96,7 +96,7 @@ class StairWriter {
     }
 
     private static double kg(LoadedBar loading) {
-        return loading.total().in(MassUnit.KG).doubleValue();
+        return loading.total().kilograms();
     }
 
     /** A small bar standing on the tread: one side, plates to scale. */

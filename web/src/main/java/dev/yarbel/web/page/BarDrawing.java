@@ -3,7 +3,6 @@ package dev.yarbel.web.page;
 import dev.yarbel.core.equipment.LoadedBar;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +58,7 @@ public record BarDrawing(List<Disc> discs, int end, int width, boolean collar) {
         List<Disc> discs = new ArrayList<>();
         int x = LAYOUT.first();
         for (Plate plate : loading.stack().plates()) {
-            double kg = plate.mass().in(MassUnit.KG).doubleValue();
+            double kg = plate.mass().kilograms();
             int height = (int) Math.round(24 + 72 * Math.sqrt(Math.min(kg, 25) / 25));
             int width = (int) Math.round(10 + kg * 0.55);
             discs.add(new Disc(
