@@ -33,7 +33,9 @@ class Pictures {
 
             browser.desk().signIn("bryn", "harbour-light");
             browser.picture(FOLDER.resolve("lifters.png"));
-            browser.open("/lifters/1/plan?day=0").picture(FOLDER.resolve("plan.png"));
+            browser.open("/lifters/1/plan?day=0");
+            browser.waitFor(d -> browser.all("#strip .fan").isEmpty() ? null : true);
+            browser.picture(FOLDER.resolve("plan.png"));
             browser.open("/lifters/4/plan/whole").picture(FOLDER.resolve("block.png"));
             browser.open("/lifters/1/plan/wake?week=3").picture(FOLDER.resolve("wake.png"));
             browser.open("/lifters/4/plan/rehearsal").picture(FOLDER.resolve("rehearsal.png"));
