@@ -9,6 +9,7 @@ import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -53,7 +54,8 @@ class RecoveryController {
     ModelAndView set(
             @AuthenticationPrincipal Person coach, LifterBlock plan, Sent<Line> sent, RedirectAttributes flash) {
         String then = sent.text("then").isEmpty() ? "" : "-" + sent.text("then");
-        String name = sent.text("added").isEmpty() ? sent.text("lift") + then : NEW;
+        boolean added = !sent.text("added").isEmpty();
+        String name = added ? NEW : sent.text("lift") + then;
         return sent.answer(
                 name,
                 form -> {
@@ -66,12 +68,21 @@ class RecoveryController {
                         throw new UnreadableException("recovers.error.same").in("then");
                     }
                     Lift of = feels.isPresent() ? catalogue.root(lift) : lift;
-                    settings.set(coach, plan.lifter(), new RecoverySettings.Typed(of, feels, form.club(), form.own()));
+                    settings.set(
+                            coach,
+                            plan.lifter(),
+                            new RecoverySettings.Typed(of, feels, said(form.club(), added), said(form.own(), added)));
                     flash.addFlashAttribute("notice", words.say("recovers.set", words.lift(of)));
                     return new ModelAndView(
                             "redirect:/lifters/" + plan.lifter().id() + "/plan/recovery?block=" + plan.blockId());
                 },
                 state -> page(plan, state));
+    }
+
+    /** What is left blank for a lift that has no line yet leaves what there is after all. */
+    private static Optional<String> said(String text, boolean added) {
+        String said = Objects.requireNonNullElse(text, "");
+        return Optional.of(said).filter(typed -> !added || !typed.isBlank());
     }
 
     private ModelAndView page(LifterBlock plan, FormState state) {

@@ -25,11 +25,8 @@ class RecoveryFigure {
 
     protected RecoveryFigure() {}
 
-    RecoveryFigure(long clubId, Optional<Long> lifterId, Lift lift, Optional<Lift> then) {
-        this.clubId = clubId;
-        this.lifterId = lifterId.orElse(null);
-        this.lift = lift.key();
-        this.thenLift = then.map(Lift::key).orElse(null);
+    long id() {
+        return id;
     }
 
     /** Whether it holds for the whole club. */
@@ -48,10 +45,6 @@ class RecoveryFigure {
     /** Hours, or percent. */
     int figure() {
         return figure;
-    }
-
-    void set(int other) {
-        figure = other;
     }
 
     RecoveryFigures.Pair pair() {

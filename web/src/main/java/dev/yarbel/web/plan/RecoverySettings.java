@@ -89,11 +89,11 @@ class RecoverySettings {
     }
 
     /**
-     * What was typed of a lift, each blank for as it is without it.
+     * What was typed of a lift: blank for as it is without it, empty for as it is kept.
      *
      * @param then the lift that feels a share of the other's wake; empty where hours are meant
      */
-    record Typed(Lift lift, Optional<Lift> then, String club, String own) {}
+    record Typed(Lift lift, Optional<Lift> then, Optional<String> club, Optional<String> own) {}
 
     /**
      * Sets a lift's figures, for the whole club and for the lifter.
@@ -101,13 +101,14 @@ class RecoverySettings {
      * @throws UnreadableException when one is no figure of its range
      */
     public void set(Person coach, LifterCard lifter, Typed typed) {
-        Optional<Integer> club = read(typed.club(), typed.then().isPresent(), "club");
-        Optional<Integer> own = read(typed.own(), typed.then().isPresent(), "own");
+        boolean percent = typed.then().isPresent();
+        Optional<Optional<Integer>> club = typed.club().map(text -> read(text, percent, "club"));
+        Optional<Optional<Integer>> own = typed.own().map(text -> read(text, percent, "own"));
         List<RecoveryFigure> held = figures.findFor(lifter.clubId(), lifter.id()).stream()
                 .filter(each -> each.lift().equals(typed.lift()) && each.then().equals(typed.then()))
                 .toList();
-        set(coach, lifter, true, typed, held, club);
-        set(coach, lifter, false, typed, held, own);
+        club.ifPresent(figure -> set(coach, lifter, true, typed, held, figure));
+        own.ifPresent(figure -> set(coach, lifter, false, typed, held, figure));
     }
 
     private void set(
@@ -123,20 +124,18 @@ class RecoverySettings {
         if (before.equals(figure)) {
             return;
         }
-        Optional<Long> whose = ofClub ? Optional.empty() : Optional.of(lifter.id());
-        if (figure.isEmpty()) {
-            figures.delete(held.orElseThrow());
+        String lift = typed.lift().key();
+        Optional<String> then = typed.then().map(Lift::key);
+        if (figure.isPresent()) {
+            figures.set(lifter.clubId(), ofClub ? null : lifter.id(), lift, then.orElse(null), figure.get());
         } else {
-            RecoveryFigure kept =
-                    held.orElseGet(() -> new RecoveryFigure(lifter.clubId(), whose, typed.lift(), typed.then()));
-            kept.set(figure.get());
-            figures.save(kept);
+            figures.remove(lifter.clubId(), held.orElseThrow().id());
         }
         changes.write(
                 coach,
-                whose,
+                ofClub ? Optional.empty() : Optional.of(lifter.id()),
                 ChangeKind.RECOVERY,
-                List.of(typed.lift().key(), typed.then().map(Lift::key).orElse("")),
+                List.of(lift, then.orElse("")),
                 Optional.empty(),
                 said(before),
                 said(figure));
@@ -147,7 +146,7 @@ class RecoverySettings {
     }
 
     private static Optional<Integer> read(String typed, boolean percent, String field) {
-        String text = typed == null ? "" : typed.strip().replaceAll("\\s*(h|%)$", "");
+        String text = typed.strip().replaceAll("\\s*(h|%)$", "");
         if (text.isEmpty()) {
             return Optional.empty();
         }

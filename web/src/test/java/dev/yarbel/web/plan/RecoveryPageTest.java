@@ -18,6 +18,10 @@ import dev.yarbel.web.block.Blocks;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -140,6 +144,38 @@ class RecoveryPageTest {
                         .val())
                 .isEqualTo("36");
         assertThat(page(get(club.url("/book/decisions"))).text()).contains("Front squat: hours to the next hard day");
+    }
+
+    /** Whoever adds what is there already for themselves takes nothing from the club. */
+    @Test
+    void whatIsLeftBlankInANewLineIsLeftAsItIs() throws Exception {
+        set("lift", "squat", "club", "200", "own", "");
+        set("added", "true", "lift", "squat", "then", "", "club", "", "own", "60");
+        Document page = page(get(path("recovery")));
+        assertThat(page.select("#squat input[name=club]").val()).isEqualTo("200");
+        assertThat(page.select("#squat input[name=own]").val()).isEqualTo("60");
+    }
+
+    /** Two who set the same at the same moment, or one who clicks twice. */
+    @Test
+    void theSameSetManyTimesAtOnceIsSetOnce() throws Exception {
+        ExecutorService many = Executors.newFixedThreadPool(6);
+        List<Callable<Integer>> clicks = Collections.nCopies(12, () -> mvc.perform(post(path("recovery"))
+                        .with(csrf())
+                        .with(club.asCoach())
+                        .param("lift", "squat")
+                        .param("club", "96")
+                        .param("own", "72"))
+                .andReturn()
+                .getResponse()
+                .getStatus());
+        for (Future<Integer> click : many.invokeAll(clicks)) {
+            assertThat(click.get()).isEqualTo(302);
+        }
+        many.shutdown();
+        Document page = page(get(path("recovery")));
+        assertThat(page.select("#squat input[name=club]").val()).isEqualTo("96");
+        assertThat(page.select("#squat input[name=own]").val()).isEqualTo("72");
     }
 
     @ParameterizedTest
