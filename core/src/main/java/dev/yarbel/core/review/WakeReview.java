@@ -169,6 +169,7 @@ final class WakeReview {
     /** A lift that is trained once a week on purpose is left alone on purpose. */
     private void techniqueLeft() {
         Map<Lift, List<Wake.Gap>> gaps = wake.gaps().stream()
+                .filter(gap -> !gap.to().isBefore(plan.known().today()))
                 .collect(Collectors.groupingBy(Wake.Gap::root, LinkedHashMap::new, Collectors.toList()));
         gaps.forEach((root, of) -> {
             boolean often = IntStream.range(0, plan.block().weeks())

@@ -664,6 +664,15 @@ class BlockReviewTest {
                         .facts())
                 .containsExactly(6L, 2);
         assertThat(marksOf(Kind.TECHNIQUE_LEFT, day(0, light), day(3, light))).isEmpty();
+        // what is over is left alone
+        facts.today = MONDAY.plusWeeks(2);
+        assertThat(marksOf(Kind.TECHNIQUE_LEFT, day(0, light), day(1, light))
+                        .get(0)
+                        .facts())
+                .containsExactly(6L, 1);
+        facts.today = MONDAY.plusWeeks(3);
+        assertThat(marksOf(Kind.TECHNIQUE_LEFT, day(0, light), day(1, light))).isEmpty();
+        facts.today = MONDAY;
         assertThat(marksOf(Kind.TECHNIQUE_LEFT, day(0, light))).isEmpty();
     }
 

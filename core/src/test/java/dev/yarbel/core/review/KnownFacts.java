@@ -30,6 +30,7 @@ public final class KnownFacts implements LifterKnown {
     public Optional<Integer> days = Optional.empty();
     public Optional<Integer> putAside = Optional.empty();
     public int run = 1;
+    public LocalDate today = TODAY;
     public boolean lifted;
     public Set<Gate> confirmed = Set.of();
 
@@ -110,6 +111,6 @@ public final class KnownFacts implements LifterKnown {
 
     @Override
     public LocalDate today() {
-        return TODAY;
+        return today;
     }
 }
