@@ -3,6 +3,7 @@ package dev.yarbel.core.recovery;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.tally.WorkLine;
 import java.util.Collection;
+import java.util.Optional;
 
 /**
  * What a day of a lift is for the days after it (common practice, no source; the words are ours): maximal with a set of 90 % and more,
@@ -34,22 +35,32 @@ public enum DayStrain {
         return compareTo(HARD) >= 0;
     }
 
-    /** The strain of one family's work on one day. */
+    /** The strain of one family's work on one day, planned or lifted. */
     public static DayStrain of(Collection<WorkLine> work) {
-        int hardSets = work.stream().mapToInt(WorkLine::hardSets).sum();
-        if (hasSetFrom(work, VERY_HEAVY)) {
+        return of(
+                work.stream().flatMap(line -> line.share().stream()).max(Percent::compareTo),
+                work.stream().anyMatch(WorkLine::nearLimit),
+                work.stream().mapToInt(WorkLine::hardSets).sum());
+    }
+
+    /**
+     * The same by what tells it.
+     *
+     * @param heaviest the largest share of the max
+     * @param nearLimit a set rates 8 or more
+     * @param hardSets how many are hard
+     */
+    static DayStrain of(Optional<Percent> heaviest, boolean nearLimit, int hardSets) {
+        if (isFrom(heaviest, VERY_HEAVY)) {
             return MAXIMAL;
         }
-        boolean top = hasSetFrom(work, HEAVY) || work.stream().anyMatch(WorkLine::nearLimit);
-        if (top && hardSets >= HARD_SETS) {
+        if ((isFrom(heaviest, HEAVY) || nearLimit) && hardSets >= HARD_SETS) {
             return HARD;
         }
         return hardSets > 0 ? MEDIUM : LIGHT;
     }
 
-    private static boolean hasSetFrom(Collection<WorkLine> work, Percent share) {
-        return work.stream()
-                .anyMatch(
-                        line -> line.share().filter(of -> !of.isLessThan(share)).isPresent());
+    private static boolean isFrom(Optional<Percent> heaviest, Percent share) {
+        return heaviest.filter(of -> !of.isLessThan(share)).isPresent();
     }
 }

@@ -9,6 +9,8 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.recovery.Recovers.Factor;
 import dev.yarbel.core.recovery.Recovers.Why;
+import dev.yarbel.core.session.LiftNumbers;
+import dev.yarbel.core.tally.HardSets;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -38,11 +40,6 @@ public record GapsSeen(Lift root, int needed, Shown afterShort, Shown afterLong)
     private static final Percent SHORTER = Percent.of(85);
     private static final int STEP = 6;
     private static final Rpe EIGHT = Rpe.of(8);
-    private static final Rpe SIX = Rpe.of(6);
-    private static final double NINETY = 0.9;
-    private static final double EIGHTY_FIVE = 0.85;
-    private static final double HEAVY = 0.8;
-    private static final int HARD_SETS = 3;
 
     /**
      * What sessions showed.
@@ -123,28 +120,22 @@ public record GapsSeen(Lift root, int needed, Shown afterShort, Shown afterLong)
         return one.percentOf(other).figure().doubleValue() / 100;
     }
 
-    /** As {@link DayStrain} has it, by what was lifted; a variation's load is held against its own max. */
+    /** As {@link DayStrain} has it, by what was lifted; each set's load is held against the max that it speaks for. */
     private static DayStrain strain(Movement session) {
-        boolean maximal = false;
-        boolean top = false;
+        Optional<Percent> heaviest = Optional.empty();
+        boolean nearLimit = false;
         int hard = 0;
         for (Contribution set : session.contributions()) {
-            double share = ratio(set.set().load(), set.max());
-            Optional<Rpe> rating = set.set().rating();
-            maximal |= share >= NINETY;
-            top |= share >= EIGHTY_FIVE
-                    || set.set().effort().isMissed()
-                    || rating.filter(rpe -> rpe.compareTo(EIGHT) >= 0).isPresent();
-            hard += share >= HEAVY
-                            || set.set().effort().isMissed()
-                            || rating.filter(rpe -> rpe.compareTo(SIX) >= 0).isPresent()
-                    ? 1
-                    : 0;
+            Percent share = set.set().load().percentOf(set.max());
+            heaviest = heaviest.filter(other -> !other.isLessThan(share)).or(() -> Optional.of(share));
+            nearLimit |= set.set().effort().isMissed()
+                    || set.set()
+                            .rating()
+                            .filter(rpe -> rpe.compareTo(EIGHT) >= 0)
+                            .isPresent();
+            hard += HardSets.isHard(set.set(), LiftNumbers.NONE.withWorkingMax(set.max())) ? 1 : 0;
         }
-        if (maximal) {
-            return DayStrain.MAXIMAL;
-        }
-        return top && hard >= HARD_SETS ? DayStrain.HARD : hard > 0 ? DayStrain.MEDIUM : DayStrain.LIGHT;
+        return DayStrain.of(heaviest, nearLimit, hard);
     }
 
     /** How much less, or more, is there after short gaps, in percent of the max. */

@@ -10,9 +10,7 @@ import dev.yarbel.core.lift.Lift;
  * @param part from 0, as the day asks for them
  * @param sets that are asked for
  * @param missed how likely it is that a repetition of any of them is missed, 0 to 1
- * @param missedSets how many of them may be expected to be missed
  * @param left repetitions really left after the last one; below nothing where it was missed
  * @param load of the last one, in kg
  */
-public record SetsOutlook(
-        int day, int week, int part, Lift lift, int sets, double missed, double missedSets, Likely left, Likely load) {}
+public record SetsOutlook(int day, int week, int part, Lift lift, int sets, double missed, Likely left, Likely load) {}

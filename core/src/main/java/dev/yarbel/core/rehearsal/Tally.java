@@ -126,7 +126,6 @@ final class Tally {
                         of.lift,
                         of.sets,
                         of.missed / (double) times,
-                        of.missedSets / (double) times,
                         Likely.of(of.left),
                         Likely.of(of.load)))
                 .toList();

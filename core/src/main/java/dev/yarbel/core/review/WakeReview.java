@@ -10,7 +10,9 @@ import dev.yarbel.core.recovery.Wake.Trail;
 import dev.yarbel.core.review.Mark.Kind;
 import dev.yarbel.core.review.Mark.Place;
 import dev.yarbel.core.tally.WorkLine;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +34,7 @@ final class WakeReview {
 
     private static final int DAY = 24;
     private static final int WEEK = 168;
+    private static final Set<Lift> SQUAT_AND_PULL = Set.of(Lift.SQUAT, Lift.DEADLIFT);
     private static final int SIX_DAYS = 6;
     private static final int DAYS_OF_PRACTICE = 2;
     /** Where work is heavy for daily practice; ours. */
@@ -52,7 +55,7 @@ final class WakeReview {
 
     /** Marks the plan. */
     void look() {
-        overlaps();
+        daysTooClose();
         sixHardDays();
         techniqueLeft();
         practice();
@@ -97,57 +100,91 @@ final class WakeReview {
 
     // ---- days too close
 
-    /** What is told once of days that come too soon in the same way. */
-    private record Alike(Kind kind, Lift first, Lift then) {}
+    /** Two days of which the second comes too soon after the first. */
+    private record Pair(Trail first, Trail then) {
 
-    private void overlaps() {
-        Map<Alike, List<Overlap>> alike = new LinkedHashMap<>();
-        for (Overlap overlap : wake.overlaps()) {
-            boolean ofSchools = isOfSchools(overlap.first()) && isOfSchools(overlap.then());
-            if (!ofSchools && isToCome(overlap.then()) && !isMeant(overlap.then())) {
-                kind(overlap).ifPresent(kind -> alike.computeIfAbsent(
-                                new Alike(
-                                        kind,
-                                        overlap.first().root(),
-                                        overlap.then().root()),
-                                of -> new ArrayList<>())
-                        .add(overlap));
-            }
+        private static Pair of(Overlap overlap) {
+            return new Pair(overlap.first(), overlap.then());
         }
-        alike.forEach((of, overlaps) -> {
-            Overlap deepest = overlaps.get(0);
-            switch (of.kind) {
-                case HEAVY_PULLS_CLOSE -> mark(of.kind, deepest.then(), deepest.between() / DAY, overlaps.size());
-                case SQUAT_NEXT_TO_PULL -> mark(of.kind, deepest.then(), overlaps.size());
-                default ->
-                    mark(
-                            of.kind,
-                            deepest.then(),
-                            deepest.first().lift(),
-                            deepest.between(),
-                            deepest.needed(),
-                            overlaps.size());
-            }
-        });
+
+        private long hours() {
+            return DAY * ChronoUnit.DAYS.between(first.date(), then.date());
+        }
+
+        private boolean areMaximalPulls() {
+            return first.root().equals(Lift.DEADLIFT)
+                    && then.root().equals(Lift.DEADLIFT)
+                    && first.strain() == DayStrain.MAXIMAL
+                    && then.strain() == DayStrain.MAXIMAL
+                    && hours() < WEEK;
+        }
+
+        private boolean areSquatAndPull() {
+            return !first.root().equals(then.root())
+                    && SQUAT_AND_PULL.contains(first.root())
+                    && SQUAT_AND_PULL.contains(then.root())
+                    && hours() == DAY;
+        }
     }
 
-    private static Optional<Kind> kind(Overlap overlap) {
-        Set<Lift> roots = Set.of(Lift.SQUAT, Lift.DEADLIFT);
-        boolean pulls = overlap.first().root().equals(Lift.DEADLIFT)
-                && overlap.then().root().equals(Lift.DEADLIFT);
-        if (pulls
-                && overlap.between() < WEEK
-                && overlap.first().strain() == DayStrain.MAXIMAL
-                && overlap.then().strain() == DayStrain.MAXIMAL) {
-            return Optional.of(Kind.HEAVY_PULLS_CLOSE);
+    /** Whether a coach wrote one of two days, and did not say why. */
+    private boolean isToTell(Pair pair) {
+        return !(isOfSchools(pair.first) && isOfSchools(pair.then)) && isToCome(pair.then) && !isMeant(pair.then);
+    }
+
+    /** Pairs of hard days that follow each other within a week. */
+    private List<Pair> hardPairs() {
+        List<Trail> hard =
+                wake.trails().stream().filter(trail -> trail.strain().isHard()).toList();
+        List<Pair> pairs = new ArrayList<>();
+        for (int at = 0; at < hard.size(); at++) {
+            for (int next = at + 1; next < hard.size(); next++) {
+                Pair pair = new Pair(hard.get(at), hard.get(next));
+                if (pair.hours() >= WEEK) {
+                    break;
+                }
+                if (pair.hours() > 0 && isToTell(pair)) {
+                    pairs.add(pair);
+                }
+            }
         }
-        boolean both = !overlap.first().root().equals(overlap.then().root())
-                && roots.contains(overlap.first().root())
-                && roots.contains(overlap.then().root());
-        if (both && overlap.between() <= DAY && overlap.first().strain().isHard()) {
-            return Optional.of(Kind.SQUAT_NEXT_TO_PULL);
-        }
-        return overlap.tooSoonBy() >= SOON * overlap.needed() ? Optional.of(Kind.IN_WAKE) : Optional.empty();
+        return pairs;
+    }
+
+    private void daysTooClose() {
+        List<Pair> pairs = hardPairs();
+        List<Pair> pulls = pairs.stream().filter(Pair::areMaximalPulls).toList();
+        pulls.stream()
+                .min(Comparator.comparingLong(Pair::hours))
+                .ifPresent(closest -> mark(Kind.HEAVY_PULLS_CLOSE, closest.then, closest.hours() / DAY, pulls.size()));
+        List<Pair> nextTo = pairs.stream().filter(Pair::areSquatAndPull).toList();
+        nextTo.stream().findFirst().ifPresent(first -> mark(Kind.SQUAT_NEXT_TO_PULL, first.then, nextTo.size()));
+        overlaps();
+    }
+
+    /** All others, those that follow the same lift in the same way told together, by the deepest of them. */
+    private void overlaps() {
+        Map<List<Lift>, List<Overlap>> alike = wake.overlaps().stream()
+                .filter(overlap -> overlap.tooSoonBy() >= SOON * overlap.needed())
+                .filter(overlap -> isToTell(Pair.of(overlap))
+                        && !Pair.of(overlap).areMaximalPulls()
+                        && !(Pair.of(overlap).areSquatAndPull()
+                                && overlap.first().strain().isHard()))
+                .collect(Collectors.groupingBy(
+                        overlap ->
+                                List.of(overlap.first().root(), overlap.then().root()),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        alike.values().forEach(overlaps -> {
+            Overlap deepest = overlaps.get(0);
+            mark(
+                    Kind.IN_WAKE,
+                    deepest.then(),
+                    deepest.first().lift(),
+                    deepest.between(),
+                    deepest.needed(),
+                    overlaps.size());
+        });
     }
 
     private void sixHardDays() {

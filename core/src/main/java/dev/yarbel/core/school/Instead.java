@@ -22,8 +22,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * What a block could be instead, to be held beside it: its weeks from the first one on that nothing was lifted in are written otherwise, and
@@ -301,16 +301,13 @@ public sealed interface Instead {
             return day.with(all);
         }
 
+        /** A letter that no slot of the day has: A to Z, then A1 to Z9. */
         private static String free(Set<String> taken) {
-            Function<Integer, String> letters = at -> String.valueOf((char) ('A' + at % 26)) + (at < 26 ? "" : at / 26);
-            String letter = IntStream.range(0, 26 * 9)
-                    .boxed()
-                    .map(letters)
-                    .filter(free -> !taken.contains(free))
+            return Stream.concat(Stream.of(""), IntStream.rangeClosed(1, 9).mapToObj(String::valueOf))
+                    .flatMap(number -> IntStream.rangeClosed('A', 'Z').mapToObj(letter -> (char) letter + number))
+                    .filter(taken::add)
                     .findFirst()
                     .orElseThrow();
-            taken.add(letter);
-            return letter;
         }
     }
 }

@@ -9,7 +9,7 @@ import dev.yarbel.core.rehearsal.Compared;
 import dev.yarbel.core.rehearsal.Likely;
 import dev.yarbel.core.rehearsal.MaxOutlook;
 import dev.yarbel.core.rehearsal.Rehearsal;
-import dev.yarbel.core.tally.WorkLine;
+import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
@@ -32,8 +32,17 @@ class PlansBeside {
         this.words = words;
     }
 
-    /** A plan with what a rehearsal of it came to. */
-    record Side(LifterBlock plan, String name, Rehearsal rehearsal) {}
+    /**
+     * A plan with what a rehearsal of it came to.
+     *
+     * @param reckoning what it adds up to
+     */
+    record Side(LifterBlock plan, String name, Rehearsal rehearsal, BlockTally reckoning) {
+
+        Side(LifterBlock plan, String name, Rehearsal rehearsal) {
+            this(plan, name, rehearsal, WakeMaker.reckoning(plan));
+        }
+    }
 
     /**
      * Two plans side by side.
@@ -80,7 +89,7 @@ class PlansBeside {
         RehearsalView.Sum missedThen = RehearsalView.sum(second.rehearsal);
         lines.add(line("missed", sets(missed), sets(missedThen)));
         lines.add(line("over", missed.over(), missedThen.over()));
-        List<Wake> both = wakes.wakes(first.plan, second.plan);
+        List<Wake> both = wakes.wakes(first, second);
         lines.add(line("soon", hours(both.get(0)), hours(both.get(1))));
         for (MaxOutlook max : contested(first)) {
             max(second, max)
@@ -134,7 +143,7 @@ class PlansBeside {
      * What is asked for in the weeks that something is still rehearsed of.
      *
      * @param weeks how many
-     * @param hardSets a week in the mean, rounded
+     * @param hardSets a week in the mean, rounded; a squat or pull weighs one and a half as everywhere
      * @param heaviest share of a max
      */
     private record Asked(int weeks, long hardSets, Optional<Percent> heaviest) {
@@ -144,14 +153,16 @@ class PlansBeside {
                     .filter(week -> side.rehearsal.weeks().get(week).sets() > 0)
                     .boxed()
                     .toList();
-            List<WorkLine> lines = WakeMaker.lines(side.plan).stream()
-                    .filter(line -> ahead.contains(line.week()))
-                    .toList();
-            int hard = lines.stream().mapToInt(WorkLine::hardSets).sum();
+            double hard = ahead.stream()
+                    .mapToDouble(week -> side.reckoning.week(week).hardSets().doubleValue())
+                    .average()
+                    .orElse(0);
             return new Asked(
                     ahead.size(),
-                    ahead.isEmpty() ? 0 : Math.round(hard / (double) ahead.size()),
-                    lines.stream().flatMap(line -> line.share().stream()).max(Percent::compareTo));
+                    Math.round(hard),
+                    ahead.stream()
+                            .flatMap(week -> side.reckoning.week(week).peak().stream())
+                            .max(Percent::compareTo));
         }
     }
 

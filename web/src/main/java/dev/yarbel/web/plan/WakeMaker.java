@@ -71,10 +71,11 @@ class WakeMaker {
     }
 
     /** How the days of two plans of one lifter trail their recovery. */
-    List<Wake> wakes(LifterBlock plan, LifterBlock other) {
-        RecoveryKnown known = settings.known(plan);
-        return Stream.of(plan, other)
-                .map(each -> wake(each, each.block(), lines(each), known))
+    List<Wake> wakes(PlansBeside.Side one, PlansBeside.Side other) {
+        RecoveryKnown known = settings.known(one.plan());
+        return Stream.of(one, other)
+                .map(side ->
+                        wake(side.plan(), side.plan().block(), side.reckoning().lines(), known))
                 .toList();
     }
 
@@ -94,7 +95,12 @@ class WakeMaker {
                 : moves(plan.block(), weekdays).apply(plan.block(), plan).block();
         Wake after = laid.equals(plan.block())
                 ? before
-                : wake(plan, laid, lines(plan, laid, Projection.of(laid, plan.resolver(), plan.log())), known);
+                : wake(
+                        plan,
+                        laid,
+                        reckoning(plan, laid, Projection.of(laid, plan.resolver(), plan.log()))
+                                .lines(),
+                        known);
         return WakeView.of(plan.block(), before, laid, after, week, better, tissues(plan, lines));
     }
 
@@ -116,17 +122,17 @@ class WakeMaker {
 
     /** A plan's work as it stands. */
     static List<WorkLine> lines(LifterBlock plan) {
-        return lines(plan, plan.block(), plan.projection());
+        return reckoning(plan).lines();
     }
 
-    private static List<WorkLine> lines(LifterBlock plan, Block block, Projection projection) {
+    /** What a plan adds up to as it stands. */
+    static BlockTally reckoning(LifterBlock plan) {
+        return reckoning(plan, plan.block(), plan.projection());
+    }
+
+    private static BlockTally reckoning(LifterBlock plan, Block block, Projection projection) {
         return BlockTally.of(
-                        block,
-                        projection,
-                        plan.resolver(),
-                        plan.log(),
-                        plan.standing().catalogue())
-                .lines();
+                block, projection, plan.resolver(), plan.log(), plan.standing().catalogue());
     }
 
     /** Lays the days of a block on other weekdays, in one edit. */

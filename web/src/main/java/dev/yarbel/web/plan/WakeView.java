@@ -134,15 +134,29 @@ record WakeView(
     /**
      * What a tissue bears, in sets a week.
      *
+     * @param past the last weeks, the oldest first
      * @param now this week, or the block's first where it is still to come
      * @param next the week after; empty where there is none
      * @param budget empty where it does not ache
      */
-    record Borne(TissueLedger.Line line, String usedTo, String now, String next, String most, String budget) {
+    record Borne(
+            TissueLedger.Line line,
+            List<String> past,
+            String usedTo,
+            String now,
+            String next,
+            String most,
+            String budget) {
+
+        private static final int PAST_WEEKS = 4;
 
         private static Borne of(TissueLedger.Line line) {
             return new Borne(
                     line,
+                    line.past().stream()
+                            .skip(Math.max(0, line.past().size() - PAST_WEEKS))
+                            .map(Borne::sets)
+                            .toList(),
                     sets(line.usedTo()),
                     line.ahead().isEmpty() ? "" : sets(line.ahead().get(0)),
                     line.ahead().size() < 2 ? "" : sets(line.ahead().get(1)),

@@ -194,6 +194,18 @@ class BlockBeforehandTest {
         assertThat(page("?block=" + climbs).select("#grid tbody tr")).hasSize(1);
     }
 
+    /** Four hard sets of squats weigh six, as wherever hard sets are counted. */
+    @Test
+    void hardSetsAreCountedAsEverywhere() throws Exception {
+        long hard = block("Hard", 1, Lift.SQUAT, "4x3 @9", "4x3 @9");
+        Document page = page("/rehearsal?block=" + hard + "&with=contest-4");
+        assertThat(page.select(".besides tr:contains(Hard sets a week) td")
+                        .first()
+                        .text())
+                .isEqualTo("6");
+        assertThat(page("?block=" + hard).text()).contains("Hard sets 12");
+    }
+
     /** What can be read but not be made is said; what is no plan at all is not found. */
     @Test
     void whatCannotBeMadeOfABlockIsSaid() throws Exception {

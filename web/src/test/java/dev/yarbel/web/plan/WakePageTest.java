@@ -137,6 +137,9 @@ class WakePageTest {
     void whatEachTissueBearsStandsBesideWhatItIsUsedTo() throws Exception {
         Document sound = page("");
         assertThat(sound.select("table.tissues tbody th").eachText()).contains("knee", "low back");
+        // what it bore, what it is used to, then what is asked of it
+        assertThat(sound.select("table.tissues tr:contains(knee) td").first().text())
+                .matches("[0-9. ·]*");
         assertThat(sound.select(".marks li.stop")).isEmpty();
         mvc.perform(post(club.url("/floor/aches"))
                         .with(club.asLifter())
