@@ -38,6 +38,7 @@ class CoreLayersTest {
             "rehearsal",
             "shape",
             "school",
+            "contest",
             "review",
             "adjust",
             "weekly");
