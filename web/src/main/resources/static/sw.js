@@ -10,6 +10,8 @@ const PATIENCE = 4000;
 // where the session due is kept
 const DUE = "/due";
 const FLOOR = /^\/lifters\/\d+\/floor$/;
+// a contest as it stands on the day, whichever lift is looked at
+const CONTEST = /^\/contests\/\d+\/day$/;
 const FILE = /^\/(css|js|fonts|img|webjars|vendor)\/|^\/favicon/;
 
 self.addEventListener("install", () => self.skipWaiting());
@@ -63,7 +65,7 @@ self.addEventListener("fetch", (event) => {
   }
   if (FILE.test(url.pathname)) {
     event.respondWith(file(event.request));
-  } else if (event.request.mode === "navigate" && (FLOOR.test(url.pathname) || url.pathname === "/")) {
+  } else if (event.request.mode === "navigate" && (FLOOR.test(url.pathname) || CONTEST.test(url.pathname) || url.pathname === "/")) {
     event.respondWith(page(event.request, url));
   }
 });
@@ -111,6 +113,9 @@ async function known(url) {
     return null;
   }
   const pages = await caches.open(name);
+  if (CONTEST.test(url.pathname)) {
+    return await pages.match(url.pathname + url.search) || pages.match(url.pathname);
+  }
   const day = url.searchParams.get("day");
   if (day !== null) {
     return pages.match(url.pathname + "?day=" + day + "&week=" + url.searchParams.get("week"));

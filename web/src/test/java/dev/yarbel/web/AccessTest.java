@@ -129,6 +129,19 @@ class AccessTest {
             entry("POST /lifters/{id}/gyms", May.THEIR_COACH),
             entry("POST /lifters/{id}/gyms/{gym}/bar", May.THEIR_COACH),
             entry("POST /lifters/{id}/gym-of-the-day", May.LIFTER_AND_COACH),
+            entry("GET /contests", May.ANY_COACH),
+            entry("POST /contests", May.ANY_COACH),
+            entry("GET /contests/{contest}", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/remove", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/restore", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/entries", May.THEIR_COACH),
+            entry("GET /contests/{contest}/entries/{entry}", May.THEIR_COACH),
+            entry("POST /contests/{contest}/entries/{entry}", May.THEIR_COACH),
+            entry("POST /contests/{contest}/entries/{entry}/remove", May.THEIR_COACH),
+            entry("POST /contests/{contest}/entries/{entry}/restore", May.THEIR_COACH),
+            entry("GET /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
             entry("GET /kit", May.ANY_COACH),
             entry("POST /kit", May.ANY_COACH),
             entry("GET /kit/ledger", May.ANY_COACH),
@@ -281,6 +294,11 @@ class AccessTest {
             entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
             entry("POST /lifters/{id}/week", Map.of("words", "A good week.", "edition", "0")),
             entry("POST /club/invites", Map.of("name", "New")),
+            entry("POST /contests", Map.of("name", "Cup", "rules", "mock")),
+            entry("POST /contests/{contest}", Map.of("name", "Cup", "rules", "mock")),
+            entry("POST /contests/{contest}/entries", Map.of("lifter", "{id}")),
+            entry("POST /contests/{contest}/day", Map.of("lift", "squat", "number", "1", "act", "NAME", "load", "100")),
+            entry("POST /contests/{contest}/entries/{entry}", Map.of("flight", "2")),
             entry("POST /kit", Map.of("name", "Loft", "unit", "KG")),
             entry("POST /kit/{gym}", Map.of("name", "Gym", "unit", "KG", "collars", "0")),
             entry("POST /lifters", Map.of("name", "New", "unit", "KG")),
@@ -381,6 +399,9 @@ class AccessTest {
         asCoach("/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
         variables.put("template", one("select max(id) from plan_template where club_id = ?", club.lifter.clubId()));
         variables.put("block", clubs.takenAway(club));
+        Clubs4Tests.TestContest held = clubs.contest(club);
+        variables.put("contest", held.contest());
+        variables.put("entry", held.entry());
         variables.put("gym", club.gym);
         variables.put("shelf", "plates");
         variables.put("code", "sleep");
@@ -550,7 +571,10 @@ class AccessTest {
         fields.put("template", variables.get("template").toString());
         fields.put("current", club.password());
         fields.put("password", "three loose boats adrift");
+        fields.put("entry", variables.get("entry").toString());
         fields.putAll(SAYS.getOrDefault(route, Map.of()));
+        fields.replaceAll(
+                (field, text) -> text.replace("{id}", variables.get("id").toString()));
         MockHttpServletRequestBuilder request = request(HttpMethod.valueOf(parts[0]), address)
                 .with(people.get(who))
                 .with(csrf());

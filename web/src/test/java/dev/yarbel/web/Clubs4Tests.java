@@ -24,6 +24,8 @@ import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.contest.HeldContests;
+import dev.yarbel.web.contest.Way;
 import dev.yarbel.web.kit.KitShelf;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
@@ -60,6 +62,7 @@ public class Clubs4Tests {
     private final Book book;
     private final Sessions sessions;
     private final Blocks blocks;
+    private final HeldContests contests;
     private final JdbcClient jdbc;
 
     Clubs4Tests(
@@ -69,6 +72,7 @@ public class Clubs4Tests {
             Book book,
             Sessions sessions,
             Blocks blocks,
+            HeldContests contests,
             JdbcClient jdbc) {
         this.accounts = accounts;
         this.roster = roster;
@@ -76,7 +80,19 @@ public class Clubs4Tests {
         this.book = book;
         this.sessions = sessions;
         this.blocks = blocks;
+        this.contests = contests;
         this.jdbc = jdbc;
+    }
+
+    /** The number of a contest today, and of the entry of the club's lifter. */
+    public record TestContest(long contest, long entry) {}
+
+    /** A contest today with the lifter in it. */
+    public TestContest contest(TestClub club) {
+        long contest = contests.hold(
+                club.coach, "Open", "Hall", Optional.of(club.plan().today()), "ipf-classic");
+        return new TestContest(
+                contest, contests.enter(club.coach, contest, club.lifter, 1, Way.SHARES, Optional.empty()));
     }
 
     /** A club with its people. */

@@ -146,6 +146,7 @@ class FuzzTest {
     }
 
     private List<Form> forms() throws Exception {
+        Clubs4Tests.TestContest held = clubs.contest(club);
         long slip = one("select max(id) from slip where club_id = ?");
         long free = one("select max(id) from training_session where club_id = ? and plan_day is null");
         Map<String, RequestPostProcessor> pages = new LinkedHashMap<>();
@@ -158,6 +159,10 @@ class FuzzTest {
                 club.url("/gyms?on=2026-03-10"),
                 "/kit/" + club.gym,
                 "/kit/ledger",
+                "/contests",
+                "/contests/" + held.contest(),
+                "/contests/" + held.contest() + "/day",
+                "/contests/" + held.contest() + "/entries/" + held.entry(),
                 club.url("/book"),
                 club.url("/week"),
                 club.url("/book/curves"),

@@ -33,11 +33,13 @@ class PageCostTest {
     private JdbcClient jdbc;
 
     private Clubs4Tests.TestClub club;
+    private Clubs4Tests.TestContest held;
     private Cookie cookie;
 
     @BeforeEach
     void signIn() throws Exception {
         club = clubs.club();
+        held = clubs.contest(club);
         cookie = signedIn(club.coachName());
     }
 
@@ -55,6 +57,7 @@ class PageCostTest {
     private Map<String, Long> cost(long lifter) throws Exception {
         String base = "/lifters/" + lifter;
         Map<String, Long> cost = new LinkedHashMap<>();
+        String contest = "/contests/" + held.contest();
         for (String page : new String[] {
             "/lifters",
             "/lifters?q=oth",
@@ -62,6 +65,10 @@ class PageCostTest {
             "/calls/rules",
             "/calls/judged",
             "/kit/" + club.gym,
+            "/contests",
+            contest,
+            contest + "/day",
+            contest + "/entries/" + held.entry(),
             base + "/plan",
             base + "/plan/wake",
             base + "/plan/recovery",

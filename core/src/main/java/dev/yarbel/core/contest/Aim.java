@@ -28,12 +28,19 @@ public sealed interface Aim {
         }
     }
 
-    /** A total of so much, for a rank, a record or to qualify, as surely as can be; beyond it nothing is risked. */
+    /** What a total is worth that falls short of what is aimed at, beside one that does not and none at all; ours. */
+    double FALLS_SHORT = 0.5;
+
+    /**
+     * A total of so much, for a rank, a record or to qualify, as surely as can be; beyond it nothing is risked. A total that falls short is
+     * still one: nobody is to be out for a chance.
+     */
     record AtLeast(Mass total) implements Aim {
 
         @Override
         public double worth(Optional<Mass> reached) {
-            return reached.filter(mass -> !mass.isLessThan(total)).isPresent() ? 1 : 0;
+            return reached.map(mass -> mass.isLessThan(total) ? FALLS_SHORT * mass.kilograms() / total.kilograms() : 1)
+                    .orElse(0.0);
         }
 
         @Override
@@ -42,7 +49,7 @@ public sealed interface Aim {
         }
     }
 
-    /** To end before all of some rivals. */
+    /** To end before all of some rivals; to end behind them is still better than to be out. */
     record Ahead(List<Rival> rivals) implements Aim {
 
         public Ahead {
@@ -54,6 +61,7 @@ public sealed interface Aim {
             return total.map(mass -> rivals.stream()
                             .mapToDouble(rival -> rival.beatenBy(mass))
                             .reduce(1, (one, other) -> one * other))
+                    .map(ahead -> FALLS_SHORT + (1 - FALLS_SHORT) * ahead)
                     .orElse(0.0);
         }
 

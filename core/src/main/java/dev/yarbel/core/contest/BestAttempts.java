@@ -16,13 +16,17 @@ import java.util.Optional;
  *
  * <p>Within a lift it reckons with what each attempt will have told: an opener that flies leads on to more than one that grinds.
  * What one lift tells of the next is not planned with; it counts once the lift is over and the day is looked at anew ({@link
- * DayStrength#after}). Where loads serve as well but for a trifle, the lightest is taken.
+ * DayStrength#after}). Where loads serve as well but for a trifle, the lightest is taken. An opener is one that is made nine times of
+ * ten, whatever is aimed at: three misses in a lift and the day is over (common practice, no source; the figure is ours).
  */
 public final class BestAttempts implements Advice {
 
     private static final double LIGHTEST_SPREADS = 3.5;
     private static final double HEAVIEST_SPREADS = 2.5;
     private static final double HARDLY_EVER = 1e-6;
+    /** How likely an opener is made at least. */
+    static final double SAFE_OPENER = 0.9;
+
     /** What is hardly to be had is not given away for a lighter load. */
     private static final double TRIFLING_SHARE = 0.01;
 
@@ -144,13 +148,16 @@ public final class BestAttempts implements Advice {
         private List<Choice> next() {
             if (next == null) {
                 next = new ArrayList<>();
-                for (Mass load = least;
-                        next.isEmpty() || !load.isGreaterThan(lift.heaviest);
-                        load = load.plus(rules.step())) {
+                for (Mass load = least; next.isEmpty() || mayBe(load); load = load.plus(rules.step())) {
                     next.add(choice(load));
                 }
             }
             return next;
+        }
+
+        private boolean mayBe(Mass load) {
+            return !load.isGreaterThan(lift.heaviest)
+                    && (before > 0 || form.chance(lift.likelihoods(load, Outcome.MADE)) >= SAFE_OPENER);
         }
 
         private Choice choice(Mass load) {
@@ -216,7 +223,8 @@ public final class BestAttempts implements Advice {
                 all.add(new Chosen(choice.load, value));
             }
             double highest = all.stream().mapToDouble(Chosen::value).max().orElseThrow();
-            double trifle = Math.min(aim.trifle(), Math.abs(highest) * TRIFLING_SHARE);
+            double lowest = all.stream().mapToDouble(Chosen::value).min().orElseThrow();
+            double trifle = Math.min(aim.trifle(), (highest - lowest) * TRIFLING_SHARE);
             return all.stream()
                     .filter(one -> one.value >= highest - trifle)
                     .findFirst()

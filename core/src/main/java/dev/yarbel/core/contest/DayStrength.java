@@ -5,6 +5,8 @@ import dev.yarbel.core.estimate.PossibleLifter;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.rehearsal.MaxOutlook;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,6 +144,30 @@ public final class DayStrength {
             }
         }
         return new DayStrength(lifts, mean, covariance);
+    }
+
+    /** What {@link #ofFigures} makes it from again: the means and the covariance, row by row, of the logarithms. */
+    public List<Double> figures() {
+        List<Double> figures = new ArrayList<>();
+        Arrays.stream(mean.toArray()).forEach(figures::add);
+        for (double[] row : covariance.getData()) {
+            Arrays.stream(row).forEach(figures::add);
+        }
+        return figures;
+    }
+
+    /** The same from its figures; empty where there are not as many as the lifts have. */
+    public static Optional<DayStrength> ofFigures(List<Lift> lifts, List<Double> figures) {
+        int n = lifts.size();
+        if (figures.size() != n + n * n) {
+            return Optional.empty();
+        }
+        double[] all = figures.stream().mapToDouble(Double::doubleValue).toArray();
+        RealMatrix covariance = new Array2DRowRealMatrix(n, n);
+        for (int i = 0; i < n; i++) {
+            covariance.setRow(i, Arrays.copyOfRange(all, n + i * n, n + (i + 1) * n));
+        }
+        return Optional.of(new DayStrength(lifts, new ArrayRealVector(Arrays.copyOf(all, n)), covariance));
     }
 
     public List<Lift> lifts() {

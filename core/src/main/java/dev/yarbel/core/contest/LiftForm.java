@@ -12,7 +12,7 @@ import org.hipparchus.special.Erf;
  * What may be there in one lift on the day: how likely each max is, before and after attempts at it.
  *
  * <p>An attempt's outcome hangs on how far the load lies below the max, give or take (an ordered probit, McCullagh 1980, J R Stat Soc B
- * 42): over it it is missed, up to 2.5 % below it goes up hardly, up to 6 % moving well, further below easily. The give or take,
+ * 42): over it it is missed, up to 2.5 % below it leaves nothing, up to 6 % one repetition, further below more. The give or take,
  * one standard deviation of 1.2 %, is what two attempts a few minutes apart differ by; four attempts of a hundred are turned down
  * whatever is there. All of these are starting values of ours.
  */
@@ -22,8 +22,8 @@ public final class LiftForm {
     static final double TURNED_DOWN = 0.04;
 
     static final double GIVE_OR_TAKE = 0.012;
-    private static final double HARDLY = 0.025;
-    private static final double WELL = 0.06;
+    private static final double NOTHING_LEFT = 0.025;
+    private static final double ONE_LEFT = 0.06;
 
     private static final int POINTS = 121;
     private static final double SPREADS = 5;
@@ -124,9 +124,9 @@ public final class LiftForm {
             case MISSED -> 1 - up;
             case TURNED_DOWN -> TURNED_DOWN * up;
             case MADE -> (1 - TURNED_DOWN) * up;
-            case GRIND -> (1 - TURNED_DOWN) * (up - above(margin - HARDLY));
-            case SOLID -> (1 - TURNED_DOWN) * (above(margin - HARDLY) - above(margin - WELL));
-            case EASY -> (1 - TURNED_DOWN) * above(margin - WELL);
+            case GRIND -> (1 - TURNED_DOWN) * (up - above(margin - NOTHING_LEFT));
+            case SOLID -> (1 - TURNED_DOWN) * (above(margin - NOTHING_LEFT) - above(margin - ONE_LEFT));
+            case EASY -> (1 - TURNED_DOWN) * above(margin - ONE_LEFT);
         };
     }
 

@@ -4,13 +4,13 @@ import java.util.List;
 
 /** What became of an attempt. */
 public enum Outcome {
-    /** Made, with a good deal left. */
+    /** Made, with two or more repetitions left: rated 8 and under. */
     EASY,
-    /** Made, moving well. */
+    /** Made, with one left: rated 8.5 or 9. */
     SOLID,
-    /** Made, hardly. */
+    /** Made, with nothing left: rated 9.5 or 10. */
     GRIND,
-    /** Made; nobody said how it moved. */
+    /** Made; nobody said how much was left. */
     MADE,
     /** Turned down though it went up, such as for depth or a command: strength was there. */
     TURNED_DOWN,

@@ -3,6 +3,7 @@ package dev.yarbel.core.contest;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.Percent;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,21 +12,24 @@ import java.util.stream.Collectors;
 
 /**
  * Attempts as shares of what the day may have: an opener of 91 %, a second of 96, a third of 99 to 103 by how the second moved; the same
- * again after a miss (common practice, no source). What follows an opener that hardly went up is ours: 94 %, and a fourth attempt is a step more.
+ * again after a miss (common practice, no source). Where the attempts before show a worse day, no second is called beyond the middle of what
+ * may be there after them, and no third beyond what one such day of ten has. That is ours, and that a fourth attempt is a step more.
  */
 public final class UsualShares implements Advice {
 
     private static final Percent OPENER = Percent.of(91);
     private static final Percent SECOND = Percent.of(96);
-    private static final Percent SECOND_AFTER_A_GRIND = Percent.of(94);
     private static final int THIRD_ATTEMPT = 2;
 
     private final ContestRules rules;
+    private final Map<Lift, LiftForm> forms;
     private final Map<Lift, Mass> middles;
+    private final Map<Told, Mass> hopes = new HashMap<>();
 
     public UsualShares(DayStrength day, ContestRules rules) {
         this.rules = rules;
-        this.middles = day.lifts().stream().collect(Collectors.toMap(Function.identity(), lift -> day.form(lift)
+        this.forms = day.lifts().stream().collect(Collectors.toMap(Function.identity(), day::form));
+        this.middles = day.lifts().stream().collect(Collectors.toMap(Function.identity(), lift -> forms.get(lift)
                 .middle()));
     }
 
@@ -43,13 +47,18 @@ public final class UsualShares implements Advice {
         if (!last.isMade() || before.size() > THIRD_ATTEMPT) {
             return Optional.of(least);
         }
-        Percent share = before.size() < THIRD_ATTEMPT ? second(last.outcome()) : third(last.outcome());
-        return Optional.of(Mass.max(least, rules.nearest(middle.times(share))));
+        Percent share = before.size() < THIRD_ATTEMPT ? SECOND : third(last.outcome());
+        Mass hope = hopes.computeIfAbsent(
+                new Told(lift, List.copyOf(before)),
+                told -> hope(forms.get(lift).after(told.attempts), told.attempts.size()));
+        return Optional.of(Mass.max(least, rules.nearest(Mass.min(hope, middle.times(share)))));
     }
 
-    private static Percent second(Outcome opener) {
-        return opener == Outcome.GRIND ? SECOND_AFTER_A_GRIND : SECOND;
+    private static Mass hope(LiftForm told, int attempts) {
+        return attempts < THIRD_ATTEMPT ? told.middle() : told.high();
     }
+
+    private record Told(Lift lift, List<Attempt> attempts) {}
 
     private static Percent third(Outcome second) {
         return switch (second) {

@@ -145,7 +145,13 @@ class SecurityConfiguration {
                         .requestMatchers("/club/**")
                         .hasRole("HEAD_COACH")
                         .requestMatchers(
-                                "/calls/**", "/kit/**", "/lifters", "/lifters/*/plan/**", "/plan/**", "/live/**")
+                                "/calls/**",
+                                "/contests/**",
+                                "/kit/**",
+                                "/lifters",
+                                "/lifters/*/plan/**",
+                                "/plan/**",
+                                "/live/**")
                         .hasRole("COACH")
                         .requestMatchers(
                                 "/lifters/*/floor/review/**",

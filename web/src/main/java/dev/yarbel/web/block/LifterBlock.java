@@ -10,6 +10,9 @@ import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Mastery;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.rehearsal.Manner;
+import dev.yarbel.core.rehearsal.Rehearsal;
+import dev.yarbel.core.rehearsal.Staged;
 import dev.yarbel.core.review.Gate;
 import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
@@ -311,5 +314,12 @@ public record LifterBlock(
     public int currentWeek() {
         long days = ChronoUnit.DAYS.between(block.start(), today);
         return (int) Math.max(0, Math.min(block.weeks() - 1L, Math.floorDiv(days, 7)));
+    }
+
+    /** The block lifted beforehand; empty where nothing at all is known of the lifter. */
+    public Optional<Rehearsal> rehearsed(Manner manner) {
+        return Rehearsal.of(
+                new Staged(block, projection(), resolver, log(), standing.strength(), lifter.shareOfEstimate(), today),
+                manner);
     }
 }

@@ -85,6 +85,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case BLOCK -> parts.set(0, words.edit(List.copyOf(parts)));
             case GATE -> parts.set(1, words.say("gate." + parts.get(1)));
             case TEMPLATE -> parts.set(0, words.say("template.kind." + parts.get(0)));
+            case CONTEST -> parts.set(0, words.say("contest.change." + parts.get(0)));
             case KIT -> parts.set(0, words.say("kit.shelf." + parts.get(0)));
             default -> {
                 // the parts are in words already

@@ -64,6 +64,7 @@ public class DemoClub {
     private final Book book;
     private final Sessions sessions;
     private final Blocks blocks;
+    private final DemoContests contests;
     private final Clock clock;
     private Accounts.Hashed lifterPassword;
 
@@ -75,6 +76,7 @@ public class DemoClub {
             Book book,
             Sessions sessions,
             Blocks blocks,
+            DemoContests contests,
             Clock clock) {
         this.accounts = accounts;
         this.roster = roster;
@@ -83,6 +85,7 @@ public class DemoClub {
         this.book = book;
         this.sessions = sessions;
         this.blocks = blocks;
+        this.contests = contests;
         this.clock = clock;
     }
 
@@ -125,6 +128,7 @@ public class DemoClub {
 
         others(bryn, maren, shed, loft, garage, today);
         profiles(bryn, maren, today);
+        contests.hold(bryn, maren, today, today.plusDays(64));
     }
 
     private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {

@@ -1,4 +1,4 @@
 /** The invented club, for trying Yarbel out. */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"page", "account", "roster", "kit", "book", "block", "floor", "calls"})
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "block", "floor", "calls", "contest"})
 package dev.yarbel.web.demo;

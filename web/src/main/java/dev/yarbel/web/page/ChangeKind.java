@@ -64,6 +64,8 @@ public enum ChangeKind {
     GYMS(About.LIFTER, false),
     /** A template of the club's, struck or brought back. */
     TEMPLATE(About.PLAN, false),
+    /** A contest, and who lifts in it. */
+    CONTEST(About.PLAN, false),
     /** What is in a gym. */
     KIT(About.KIT, false);
 

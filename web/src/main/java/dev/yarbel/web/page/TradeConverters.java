@@ -7,6 +7,7 @@ import dev.yarbel.core.school.School;
 import dev.yarbel.core.session.TaskKey;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Locale;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.converter.ConverterFactory;
@@ -29,6 +30,7 @@ class TradeConverters implements WebMvcConfigurer {
         add(registry, Rpe.class, Rpe::parse);
         add(registry, BarSpeed.class, BarSpeed::parse);
         add(registry, LocalDate.class, LocalDate::parse);
+        add(registry, LocalTime.class, LocalTime::parse);
         add(registry, BigDecimal.class, TradeConverters::figure);
         registry.addConverterFactory(new Choice());
     }

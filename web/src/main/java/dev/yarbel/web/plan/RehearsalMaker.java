@@ -2,7 +2,6 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.rehearsal.Manner;
 import dev.yarbel.core.rehearsal.Rehearsal;
-import dev.yarbel.core.rehearsal.Staged;
 import dev.yarbel.web.block.LifterBlock;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -16,25 +15,12 @@ class RehearsalMaker {
 
     /** Both ways; empty where nothing at all is known of the lifter. */
     Optional<Both> both(LifterBlock plan) {
-        return rehearse(plan, Manner.USUAL)
-                .flatMap(planned -> rehearse(plan, Manner.USUAL.withCalls()).map(called -> new Both(planned, called)));
+        return plan.rehearsed(Manner.USUAL)
+                .flatMap(planned -> plan.rehearsed(Manner.USUAL.withCalls()).map(called -> new Both(planned, called)));
     }
 
     /** As it is planned. */
     Optional<Rehearsal> planned(LifterBlock plan) {
-        return rehearse(plan, Manner.USUAL);
-    }
-
-    private static Optional<Rehearsal> rehearse(LifterBlock plan, Manner manner) {
-        return Rehearsal.of(
-                new Staged(
-                        plan.block(),
-                        plan.projection(),
-                        plan.resolver(),
-                        plan.log(),
-                        plan.standing().strength(),
-                        plan.lifter().shareOfEstimate(),
-                        plan.today()),
-                manner);
+        return plan.rehearsed(Manner.USUAL);
     }
 }

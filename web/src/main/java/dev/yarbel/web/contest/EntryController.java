@@ -1,0 +1,78 @@
+package dev.yarbel.web.contest;
+
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Sent;
+import dev.yarbel.web.page.Words;
+import dev.yarbel.web.roster.LifterCard;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** One who lifts in a contest: what the day may bring, and which attempts serve it. */
+@Controller
+@RequestMapping("/contests/{contest}/entries/{entry}")
+class EntryController {
+
+    private final Contests contests;
+    private final Words words;
+
+    EntryController(Contests contests, Words words) {
+        this.contests = contests;
+        this.words = words;
+    }
+
+    @GetMapping
+    ModelAndView entry(@AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long entry) {
+        return page(coach, contest, entry, FormState.NONE);
+    }
+
+    @PostMapping
+    ModelAndView change(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long contest,
+            @PathVariable long entry,
+            Sent<EntryForm> sent,
+            RedirectAttributes flash) {
+        return sent.answer(
+                "entry",
+                form -> {
+                    contests.change(coach, contests.contest(coach, contest), entry, form.read());
+                    flash.addFlashAttribute("notice", words.say("contest.kept"));
+                    return new ModelAndView("redirect:/contests/" + contest + "/entries/" + entry);
+                },
+                state -> page(coach, contest, entry, state));
+    }
+
+    private ModelAndView page(Person coach, long contest, long entry, FormState state) {
+        ContestEntity held = contests.contest(coach, contest);
+        Contests.Opened opened = contests.opened(coach, held, entry);
+        EntryEntity of = opened.entry();
+        ModelAndView page = new ModelAndView("contest/entry")
+                .addObject("kg", MassUnit.KG)
+                .addObject("contest", held)
+                .addObject("entry", of)
+                .addObject("ways", Way.values())
+                .addObject("sexes", Sex.values())
+                .addObject("state", state);
+        if (opened.lifter().isPresent()) {
+            LifterCard lifter = opened.lifter().get();
+            Contests.Known known = contests.known(coach, held, of, lifter);
+            page.addObject("card", lifter)
+                    .addObject("minor", lifter.mayBeMinor(known.plan().today()))
+                    .addObject("view", EntryView.of(held, of, known, asked(held, of)));
+        }
+        return page;
+    }
+
+    private Way.Asked asked(ContestEntity held, EntryEntity of) {
+        return Rivals.asked(contests.entries(held), of);
+    }
+}

@@ -1,0 +1,95 @@
+package dev.yarbel.web.contest;
+
+import dev.yarbel.core.contest.ContestRules;
+import dev.yarbel.core.contest.Outcome;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Contests as rooms after this one make them, by their numbers. */
+@Service
+@Transactional
+public class HeldContests {
+
+    private final Contests contests;
+    private final Taps taps;
+
+    HeldContests(Contests contests, Taps taps) {
+        this.contests = contests;
+        this.taps = taps;
+    }
+
+    /**
+     * A contest with weigh-in and beginning.
+     *
+     * @param on empty while nobody knows when it will be
+     * @param rules the key of a rule set
+     * @return its number
+     */
+    public long hold(Person coach, String name, String place, Optional<LocalDate> on, String rules) {
+        return contests.add(
+                coach,
+                new ContestEntity.Set(
+                        name,
+                        Optional.of(place),
+                        on,
+                        Optional.of(LocalTime.of(8, 0)),
+                        Optional.of(LocalTime.of(10, 0)),
+                        ContestRules.named(rules),
+                        false));
+    }
+
+    /**
+     * Enters a lifter of the coach's.
+     *
+     * @param asked the total to be reached; empty where none is asked for
+     * @return the entry's number
+     */
+    public long enter(Person coach, long contest, LifterCard lifter, int lot, Way way, Optional<Mass> asked) {
+        ContestEntity held = contests.contest(coach, contest);
+        long entry = contests.enter(coach, held, lifter);
+        contests.change(
+                coach,
+                held,
+                entry,
+                new EntryEntity.Set(
+                        lifter.sex(), lifter.bodyMass(), Optional.of(lot), 1, way, asked, Optional.empty()));
+        return entry;
+    }
+
+    /**
+     * Enters somebody who is not of the club.
+     *
+     * @param expected the total that is expected of them
+     */
+    public long enterGuest(Person coach, long contest, String name, Sex sex, Mass body, int lot, Mass expected) {
+        return contests.enterGuest(
+                coach,
+                contests.contest(coach, contest),
+                name,
+                new EntryEntity.Set(
+                        Optional.of(sex),
+                        Optional.of(body),
+                        Optional.of(lot),
+                        1,
+                        Way.SHARES,
+                        Optional.empty(),
+                        Optional.of(expected)));
+    }
+
+    /** Names an attempt, and says what became of it; empty where it is still to be lifted. */
+    public void attempt(
+            Person coach, long contest, long entry, Lift lift, int number, Mass load, Optional<Outcome> outcome) {
+        ContestEntity held = contests.contest(coach, contest);
+        Taps.Which which = new Taps.Which(entry, lift, number, Optional.empty());
+        taps.name(coach, held, which, load, false);
+        outcome.ifPresent(became -> taps.say(coach, held, which, became, Optional.empty()));
+    }
+}

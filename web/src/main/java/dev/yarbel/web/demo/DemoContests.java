@@ -1,0 +1,90 @@
+package dev.yarbel.web.demo;
+
+import dev.yarbel.core.contest.Outcome;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.contest.HeldContests;
+import dev.yarbel.web.contest.Way;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The demo's contests: one under way today in the second lift, one in three weeks, one that a block leads to, one that was postponed. */
+@Component
+class DemoContests {
+
+    private static final String RULES = "ipf-classic";
+
+    private final HeldContests contests;
+    private final Roster roster;
+
+    DemoContests(HeldContests contests, Roster roster) {
+        this.contests = contests;
+        this.roster = roster;
+    }
+
+    /** @param far the day that a block leads to */
+    void hold(Person bryn, Person maren, LocalDate today, LocalDate far) {
+        long quay = contests.hold(bryn, "Quay Open", "Ropewalk Hall", Optional.of(today), RULES);
+        long hanno = enter(bryn, quay, "Hanno Dray", 4, Way.AVERAGE, null);
+        lift(bryn, quay, hanno, "150 EASY, 157.5 SOLID, 162.5 MISSED", "110 EASY, 115");
+        long tobin = enter(bryn, quay, "Tobin Marsh", 9, Way.AHEAD, null);
+        lift(bryn, quay, tobin, "190 EASY, 200 SOLID, 207.5 TURNED_DOWN", "142.5 EASY, 150");
+        long agathe = enter(maren, quay, "Agathe Lorne", 2, Way.SHARES, null);
+        lift(maren, quay, agathe, "82.5 EASY, 87.5 SOLID, 92.5 GRIND", "50 EASY");
+        long marlo = guest(bryn, quay, "Marlo Finch", "92.1", 5, 560);
+        lift(bryn, quay, marlo, "195 MADE, 205 MADE, 212.5 MISSED", "137.5 MADE, 142.5");
+        long osk = guest(bryn, quay, "Osk Levander", "103.4", 7, 585);
+        lift(bryn, quay, osk, "200 MADE, 210 MADE, 217.5 MADE", "150 MISSED, 150");
+
+        long slack =
+                contests.hold(bryn, "Slack Water Championship", "Lock House", Optional.of(today.plusWeeks(3)), RULES);
+        enter(bryn, slack, "Wren Halloway", 3, Way.TOTAL, Mass.ofKg(495));
+        enter(maren, slack, "Ida Fenwright", 6, Way.SHARES, null);
+        long cup = contests.hold(bryn, "Lightship Cup", "Lock House", Optional.of(far), RULES);
+        enter(bryn, cup, "Desmond Pike", 1, Way.SHARES, null);
+        long sandbar = contests.hold(bryn, "Sandbar Classic", "Sailmakers’ Loft", Optional.empty(), RULES);
+        enter(bryn, sandbar, "Rufus Kell", 8, Way.SHARES, null);
+    }
+
+    private long enter(Person coach, long contest, String name, int lot, Way way, Mass asked) {
+        LifterCard lifter = roster.lifters(coach).stream()
+                .filter(card -> card.name().equals(name))
+                .findFirst()
+                .map(card -> roster.lifter(coach, card.id()))
+                .orElseThrow();
+        return contests.enter(coach, contest, lifter, lot, way, Optional.ofNullable(asked));
+    }
+
+    private long guest(Person coach, long contest, String name, String body, int lot, int expected) {
+        return contests.enterGuest(
+                coach, contest, name, Sex.MALE, Mass.of(body, MassUnit.KG), lot, Mass.ofKg(expected));
+    }
+
+    private void lift(Person coach, long contest, long entry, String squats, String benches) {
+        lift(coach, contest, entry, Lift.SQUAT, squats);
+        lift(coach, contest, entry, Lift.BENCH_PRESS, benches);
+    }
+
+    private void lift(Person coach, long contest, long entry, Lift lift, String attempts) {
+        int number = 1;
+        for (String attempt : List.of(attempts.split(", "))) {
+            String[] parts = attempt.split(" ");
+            contests.attempt(
+                    coach,
+                    contest,
+                    entry,
+                    lift,
+                    number,
+                    Mass.of(parts[0], MassUnit.KG),
+                    parts.length > 1 ? Optional.of(Outcome.valueOf(parts[1])) : Optional.empty());
+            number++;
+        }
+    }
+}

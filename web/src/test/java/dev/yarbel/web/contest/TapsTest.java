@@ -1,0 +1,246 @@
+package dev.yarbel.web.contest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import dev.yarbel.core.contest.Outcome;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.Clubs4Tests;
+import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.YarbelTest;
+import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jsoup.Jsoup;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+/** What is said of attempts on the day, by one phone and by several. */
+@YarbelTest
+class TapsTest {
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Clubs4Tests clubs;
+
+    @Autowired
+    private Contests contests;
+
+    @Autowired
+    private Taps taps;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private Clock clock;
+
+    private TestClub club;
+    private ContestEntity contest;
+    private long entry;
+
+    @BeforeEach
+    void begin() {
+        club = clubs.club();
+        Clubs4Tests.TestContest held = clubs.contest(club);
+        contest = contests.contest(club.coach, held.contest());
+        entry = held.entry();
+    }
+
+    private static Mass kg(String figure) {
+        return Mass.of(figure, MassUnit.KG);
+    }
+
+    private Taps.Which squat(int number) {
+        return new Taps.Which(entry, Lift.SQUAT, number, Optional.empty());
+    }
+
+    private Taps.Which squat(int number, Instant at) {
+        return new Taps.Which(entry, Lift.SQUAT, number, Optional.of(at));
+    }
+
+    private void named(int number, String load) {
+        taps.name(club.coach, contest, squat(number), kg(load), false);
+    }
+
+    private void said(int number, Outcome outcome) {
+        taps.say(club.coach, contest, squat(number), outcome, Optional.empty());
+    }
+
+    private AttemptEntity attempt(int number) {
+        return taps.of(contest).stream()
+                .filter(each -> each.number() == number)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static void refused(Runnable what, String code) {
+        assertThatThrownBy(what::run)
+                .isInstanceOfSatisfying(UnreadableException.class, refused -> assertThat(refused.code())
+                        .isEqualTo(code));
+    }
+
+    @Test
+    void attemptsGoInOrderAndNeverDown() {
+        refused(() -> said(1, Outcome.MADE), "contest.error.unnamed");
+        named(1, "150");
+        refused(() -> named(2, "160"), "contest.error.order");
+        said(1, Outcome.MISSED);
+        refused(() -> named(2, "147.5"), "contest.error.below");
+        refused(() -> named(1, "155"), "contest.error.lifted");
+        named(2, "150");
+        said(2, Outcome.EASY);
+        named(3, "160");
+        said(3, Outcome.GRIND);
+        refused(() -> named(4, "170"), "contest.error.order");
+
+        assertThat(taps.of(contest)).extracting(AttemptEntity::number).containsExactly(1, 2, 3);
+    }
+
+    /** 151 is a slip of the thumb or a record attempt: it is asked about. */
+    @Test
+    void betweenTheStepsIsAskedAbout() {
+        refused(() -> named(1, "151"), "ask.contest-step");
+        taps.name(club.coach, contest, squat(1), kg("151"), true);
+
+        assertThat(attempt(1).load()).isEqualTo(kg("151"));
+    }
+
+    @Test
+    void aChangeIsCountedAndTheSameLoadIsNone() {
+        named(1, "150");
+        named(1, "150");
+        assertThat(attempt(1).changes()).isZero();
+        named(1, "152.5");
+        assertThat(attempt(1).changes()).isOne();
+    }
+
+    @Test
+    void whatIsTakenBackIsStillToBeLifted() {
+        named(1, "150");
+        said(1, Outcome.MISSED);
+        named(2, "150");
+        taps.unsay(club.coach, contest, squat(1));
+
+        assertThat(taps.of(contest)).hasSize(1);
+        assertThat(attempt(1).outcome()).isEmpty();
+        said(1, Outcome.SOLID);
+        named(2, "155");
+        said(2, Outcome.MADE);
+        refused(() -> taps.unsay(club.coach, contest, squat(1)), "contest.error.later");
+    }
+
+    // ---- two phones
+
+    private Person other() {
+        String username = "crew" + System.nanoTime();
+        accounts.addCoach(club.lifter.clubId(), username, "Crew", "secret");
+        return accounts.person(username);
+    }
+
+    @Test
+    void twoWhoSayTheSameSayItOnce() {
+        named(1, "150");
+        said(1, Outcome.SOLID);
+        taps.say(other(), contest, squat(1), Outcome.SOLID, Optional.empty());
+
+        assertThat(attempt(1).saidBy()).isEqualTo(club.coach.personName());
+        assertThat(attempt(1).otherOutcome()).isEmpty();
+    }
+
+    /** The later word stands, whichever came first to the server, and both are shown. */
+    @Test
+    void twoWhoSayOtherwiseAreBothHeard() {
+        Instant now = clock.instant();
+        Person other = other();
+        named(1, "150");
+        taps.say(club.coach, contest, squat(1, now.minusSeconds(60)), Outcome.SOLID, Optional.empty());
+        taps.say(other, contest, squat(1, now), Outcome.TURNED_DOWN, Optional.empty());
+
+        assertThat(attempt(1).outcome()).contains(Outcome.TURNED_DOWN);
+        assertThat(attempt(1).otherOutcome()).contains(Outcome.SOLID);
+        assertThat(attempt(1).otherBy()).isEqualTo(club.coach.personName());
+    }
+
+    /** A phone that was offline for an hour does not overrule what was said after it. */
+    @Test
+    void whatWasSaidEarlierAndComesLateDoesNotStand() {
+        Instant now = clock.instant();
+        Person other = other();
+        named(1, "150");
+        taps.say(club.coach, contest, squat(1, now), Outcome.SOLID, Optional.empty());
+        taps.say(other, contest, squat(1, now.minusSeconds(3600)), Outcome.MISSED, Optional.empty());
+
+        assertThat(attempt(1).outcome()).contains(Outcome.SOLID);
+        assertThat(attempt(1).otherOutcome()).contains(Outcome.MISSED);
+        assertThat(attempt(1).otherBy()).isEqualTo("Crew");
+    }
+
+    @Test
+    void aClockThatRunsAheadIsNotBelieved() {
+        named(1, "150");
+        taps.say(club.coach, contest, squat(1, clock.instant().plusSeconds(86_400)), Outcome.MADE, Optional.empty());
+
+        assertThat(attempt(1).saidAt()).isBeforeOrEqualTo(clock.instant());
+    }
+
+    // ---- the page
+
+    private String day(String... fields) throws Exception {
+        MockHttpServletRequestBuilder request = post("/contests/" + contest.id() + "/day")
+                .with(club.asCoach())
+                .with(csrf())
+                .param("entry", String.valueOf(entry))
+                .param("lift", "squat");
+        for (int i = 0; i < fields.length; i += 2) {
+            request.param(fields[i], fields[i + 1]);
+        }
+        return mvc.perform(request).andReturn().getResponse().getContentAsString();
+    }
+
+    @Test
+    void whatCannotBeNamedIsSaidBesideTheFieldAndStaysInIt() throws Exception {
+        for (String load : List.of("heavy", "0", "-20", "5000", "151")) {
+            String page = day("number", "1", "act", "NAME", "load", load);
+            assertThat(Jsoup.parse(page).select("form.name .bad").text())
+                    .as(load)
+                    .isNotEmpty();
+            assertThat(Jsoup.parse(page).select("form.name [name=load]").val()).isEqualTo(load);
+        }
+        assertThat(taps.of(contest)).isEmpty();
+        day("number", "1", "act", "NAME", "load", "151", "confirmed", "151");
+        assertThat(attempt(1).load()).isEqualTo(kg("151"));
+    }
+
+    /** Three misses, and the page says so and offers nothing more. */
+    @Test
+    void whoeverIsOutIsNotAskedForMore() throws Exception {
+        for (int number = 1; number <= 3; number++) {
+            named(number, "150");
+            said(number, Outcome.MISSED);
+        }
+        String page = mvc.perform(get("/contests/" + contest.id() + "/day?lift=bench-press")
+                        .with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+
+        assertThat(Jsoup.parse(page).select(".card .bad").text()).contains("no total today");
+        assertThat(Jsoup.parse(page).select(".card form.name")).isEmpty();
+        assertThat(Jsoup.parse(page).select("table.board tbody").text()).contains("out");
+    }
+}
