@@ -18,6 +18,7 @@ import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.PlannedDay;
@@ -314,6 +315,16 @@ public record LifterBlock(
     public int currentWeek() {
         long days = ChronoUnit.DAYS.between(block.start(), today);
         return (int) Math.max(0, Math.min(block.weeks() - 1L, Math.floorDiv(days, 7)));
+    }
+
+    /** The block with the weeks around a contest shaped for it, but for what was lifted; empty where it does not reach there. */
+    public Optional<Block> shapedFor(LocalDate contest) {
+        if (!contest.isAfter(block.start()) || contest.isAfter(block.end().plusDays(Taper.DAYS))) {
+            return Optional.empty();
+        }
+        Taper taper = new Taper(contest, standing.catalogue(), resolver::numbers);
+        return Optional.of(taper.over(
+                block, (day, week) -> isFinished(block.days().get(day).id(), week)));
     }
 
     /** The block lifted beforehand; empty where nothing at all is known of the lifter. */

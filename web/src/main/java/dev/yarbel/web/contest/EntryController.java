@@ -1,12 +1,15 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.contest.Toward;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
+import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -67,9 +70,23 @@ class EntryController {
             Contests.Known known = contests.known(coach, held, of, lifter);
             page.addObject("card", lifter)
                     .addObject("minor", lifter.mayBeMinor(known.plan().today()))
+                    .addObject("plan", known.plan())
+                    .addObject("toward", toward(held, known.plan()).orElse(null))
                     .addObject("view", EntryView.of(held, of, known, asked(held, of)));
         }
         return page;
+    }
+
+    /** The way to the day from where the lifter stands; empty without a day to come. */
+    private static Optional<Toward> toward(ContestEntity contest, LifterBlock plan) {
+        return contest.on()
+                .filter(on -> on.isAfter(plan.today()) && !contest.isCancelled())
+                .map(on -> Toward.of(
+                        contest.rules().lifts(),
+                        plan.standing().catalogue(),
+                        on,
+                        plan.block(),
+                        plan.block().days().isEmpty() ? Optional.empty() : plan.shapedFor(on)));
     }
 
     private Way.Asked asked(ContestEntity held, EntryEntity of) {

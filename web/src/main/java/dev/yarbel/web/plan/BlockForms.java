@@ -17,7 +17,6 @@ import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.EditRecord;
 import dev.yarbel.web.block.HeldBlock;
-import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.LocalDate;
@@ -218,13 +217,9 @@ final class BlockForms {
     /** Rewrites the doses around a contest for it; days that were lifted stay. */
     private Asked shapedForContest(ChangeForm.Kind kind) {
         LocalDate contest = Reading.needed("contest", form.contest());
-        if (!contest.isAfter(block.start()) || contest.isAfter(block.end().plusDays(Taper.DAYS))) {
-            throw new UnreadableException("alter.contest-far", Taper.DAYS).in("contest");
-        }
-        LifterBlock read = held.read();
-        Taper taper = new Taper(contest, read.standing().catalogue(), read.resolver()::numbers);
-        Block shaped = taper.over(
-                block, (day, week) -> read.isFinished(block.days().get(day).id(), week));
+        Block shaped = held.read()
+                .shapedFor(contest)
+                .orElseThrow(() -> new UnreadableException("alter.contest-far", Taper.DAYS).in("contest"));
         return asked(kind, contest, BlockEdit.between(block, shaped));
     }
 

@@ -1,0 +1,72 @@
+package dev.yarbel.core.contest;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.lift.Catalogue;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.shape.Taper;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The way to a contest, counted back from its day, as {@link Taper} shapes it.
+ *
+ * @param lighter from when on the volume comes down
+ * @param lastHeavy the last day for heavy work of each lift
+ * @param lastSession the last day that is trained
+ * @param changes what that makes of a plan, by day
+ */
+public record Toward(
+        LocalDate contest,
+        LocalDate lighter,
+        Map<Lift, LocalDate> lastHeavy,
+        LocalDate lastSession,
+        List<Changed> changes) {
+
+    /** A dose before and after; empty where it goes, or was not there. */
+    public record Changed(LocalDate on, String day, Slot slot, Optional<Dose> before, Optional<Dose> after) {}
+
+    /**
+     * @param lifts of the contest
+     * @param now the plan as it is, and shaped for the contest; empty where it does not reach there
+     */
+    public static Toward of(
+            List<Lift> lifts, Catalogue catalogue, LocalDate contest, Block now, Optional<Block> shaped) {
+        Map<Lift, LocalDate> lastHeavy = new LinkedHashMap<>();
+        lifts.forEach(lift ->
+                Taper.lastHeavy(lift, catalogue).ifPresent(days -> lastHeavy.put(lift, contest.minusDays(days))));
+        return new Toward(
+                contest,
+                contest.minusDays(Taper.DAYS),
+                lastHeavy,
+                contest.minusDays(Taper.LAST_SESSION),
+                shaped.map(then -> changes(now, then)).orElse(List.of()));
+    }
+
+    /** Both have the same days and slots: shaping changes doses only. */
+    private static List<Changed> changes(Block now, Block shaped) {
+        List<Changed> changes = new ArrayList<>();
+        for (int day = 0; day < now.days().size(); day++) {
+            TrainingDay training = now.days().get(day);
+            for (int s = 0; s < training.slots().size(); s++) {
+                Slot slot = training.slots().get(s);
+                for (int week = 0; week < now.weeks(); week++) {
+                    Optional<Dose> before = slot.dose(week);
+                    Optional<Dose> after = shaped.days().get(day).slots().get(s).dose(week);
+                    if (!before.equals(after)) {
+                        changes.add(new Changed(now.date(day, week), training.name(), slot, before, after));
+                    }
+                }
+            }
+        }
+        changes.sort(Comparator.comparing(Changed::on));
+        return changes;
+    }
+}
