@@ -10,8 +10,8 @@ const PATIENCE = 4000;
 // where the session due is kept
 const DUE = "/due";
 const FLOOR = /^\/lifters\/\d+\/floor$/;
-// a contest as it stands on the day, whichever lift is looked at
-const CONTEST = /^\/contests\/\d+\/day$/;
+// a contest as it stands on the day and its warm-up room, whichever lift is looked at
+const CONTEST = /^\/contests\/\d+\/(day|warm-up)$/;
 const FILE = /^\/(css|js|fonts|img|webjars|vendor)\/|^\/favicon/;
 
 self.addEventListener("install", () => self.skipWaiting());

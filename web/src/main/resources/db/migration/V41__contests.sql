@@ -30,6 +30,8 @@ create table contest_entry (
   body_mass numeric check (body_mass between 20 and 350),
   lot int check (lot between 1 and 999),
   flight int not null default 1 check (flight between 1 and 9),
+  -- of their flight before their first one, as the sheet in the hall has it; none where it is counted from those entered
+  attempts_before int check (attempts_before between 0 and 60),
   -- how attempts are chosen, and the total that is asked for
   way text not null,
   asked numeric check (asked > 0),
@@ -45,6 +47,21 @@ create table contest_entry (
 );
 create unique index contest_entry_once on contest_entry (contest_id, lifter_id) where removed_at is null;
 create index contest_entry_of_lifter on contest_entry (club_id, lifter_id);
+
+-- When the flights of a lift begin, and the bars to warm up on.
+create table contest_flight (
+  id bigint generated always as identity primary key,
+  club_id bigint not null,
+  contest_id bigint not null,
+  lift text not null,
+  flight int not null check (flight between 1 and 9),
+  starts_at timestamp with time zone not null,
+  bars int not null check (bars between 1 and 6),
+  -- seconds an attempt takes
+  pace int not null check (pace between 30 and 180),
+  unique (contest_id, lift, flight),
+  foreign key (club_id, contest_id) references contest (club_id, id)
+);
 
 create table contest_attempt (
   id bigint generated always as identity primary key,

@@ -5,7 +5,7 @@
   "use strict";
 
   var main = document.getElementById("main");
-  if (!main || !main.classList.contains("contestday")) {
+  if (!main || !main.classList.contains("contestday") || main.classList.contains("warmup")) {
     return;
   }
   var account = document.body.dataset.account;

@@ -162,6 +162,7 @@ class FuzzTest {
                 "/contests",
                 "/contests/" + held.contest(),
                 "/contests/" + held.contest() + "/day",
+                "/contests/" + held.contest() + "/warm-up",
                 "/contests/" + held.contest() + "/entries/" + held.entry(),
                 club.url("/book"),
                 club.url("/week"),

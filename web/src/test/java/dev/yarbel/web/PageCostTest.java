@@ -68,6 +68,7 @@ class PageCostTest {
             "/contests",
             contest,
             contest + "/day",
+            contest + "/warm-up",
             contest + "/entries/" + held.entry(),
             base + "/plan",
             base + "/plan/wake",

@@ -39,6 +39,7 @@ class EntryEntity {
     private Mass bodyMass;
     private Integer lot;
     private int flight = 1;
+    private Integer attemptsBefore;
 
     @Enumerated(EnumType.STRING)
     private Way way = Way.SHARES;
@@ -84,6 +85,15 @@ class EntryEntity {
         way = to.way();
         asked = to.asked().orElse(null);
         expected = to.expected().orElse(null);
+    }
+
+    void attemptsBefore(Integer before) {
+        attemptsBefore = before;
+    }
+
+    /** Of their flight before their first one, as the sheet in the hall has it. */
+    public Optional<Integer> attemptsBefore() {
+        return Optional.ofNullable(attemptsBefore);
     }
 
     void believe(DayStrength day, LocalDate today) {

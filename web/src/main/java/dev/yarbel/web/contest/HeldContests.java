@@ -7,6 +7,7 @@ import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;
@@ -18,12 +19,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HeldContests {
 
+    private static final int PACE = 60;
+
     private final Contests contests;
     private final Taps taps;
+    private final Flights flights;
 
-    HeldContests(Contests contests, Taps taps) {
+    HeldContests(Contests contests, Taps taps, Flights flights) {
         this.contests = contests;
         this.taps = taps;
+        this.flights = flights;
     }
 
     /**
@@ -82,6 +87,11 @@ public class HeldContests {
                         Way.SHARES,
                         Optional.empty(),
                         Optional.of(expected)));
+    }
+
+    /** Says when the first flight of a lift begins, with a minute an attempt. */
+    public void flight(Person coach, long contest, Lift lift, Instant startsAt, int bars) {
+        flights.set(contests.contest(coach, contest), lift, 1, startsAt, bars, PACE);
     }
 
     /** Names an attempt, and says what became of it; empty where it is still to be lifted. */

@@ -10,6 +10,8 @@ import dev.yarbel.web.contest.Way;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -20,13 +22,16 @@ import org.springframework.stereotype.Component;
 class DemoContests {
 
     private static final String RULES = "ipf-classic";
+    private static final Duration HALF_AN_HOUR = Duration.ofMinutes(30);
 
     private final HeldContests contests;
     private final Roster roster;
+    private final Clock clock;
 
-    DemoContests(HeldContests contests, Roster roster) {
+    DemoContests(HeldContests contests, Roster roster, Clock clock) {
         this.contests = contests;
         this.roster = roster;
+        this.clock = clock;
     }
 
     /** @param far the day that a block leads to */
@@ -42,6 +47,7 @@ class DemoContests {
         lift(bryn, quay, marlo, "195 MADE, 205 MADE, 212.5 MISSED", "137.5 MADE, 142.5");
         long osk = guest(bryn, quay, "Osk Levander", "103.4", 7, 585);
         lift(bryn, quay, osk, "200 MADE, 210 MADE, 217.5 MADE", "150 MISSED, 150");
+        contests.flight(bryn, quay, Lift.DEADLIFT, clock.instant().plus(HALF_AN_HOUR), 1);
 
         long slack =
                 contests.hold(bryn, "Slack Water Championship", "Lock House", Optional.of(today.plusWeeks(3)), RULES);

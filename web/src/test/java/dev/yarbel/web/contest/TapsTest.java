@@ -18,9 +18,12 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -242,5 +245,58 @@ class TapsTest {
         assertThat(Jsoup.parse(page).select(".card .bad").text()).contains("no total today");
         assertThat(Jsoup.parse(page).select(".card form.name")).isEmpty();
         assertThat(Jsoup.parse(page).select("table.board tbody").text()).contains("out");
+    }
+
+    // ---- the warm-up room
+
+    private Document room(String... fields) throws Exception {
+        MockHttpServletRequestBuilder request = fields.length == 0
+                ? get("/contests/" + contest.id() + "/warm-up?lift=squat").with(club.asCoach())
+                : post("/contests/" + contest.id() + "/warm-up")
+                        .with(club.asCoach())
+                        .with(csrf())
+                        .param("lift", "squat")
+                        .param("flight", "1");
+        Map<String, String> once = new HashMap<>();
+        for (int i = 0; i < fields.length; i += 2) {
+            once.put(fields[i], fields[i + 1]);
+        }
+        once.forEach(request::param);
+        return Jsoup.parse(mvc.perform(request).andReturn().getResponse().getContentAsString());
+    }
+
+    /** The named opener leads the ramp; the set before it lies four minutes before the attempt. */
+    @Test
+    void theRoomIsCountedBackFromTheFlight() throws Exception {
+        named(1, "150");
+        room("starts", "23:30", "bars", "1", "pace", "60");
+
+        Document page = room();
+        assertThat(page.select(".warming").text()).contains("opens with 150 kg at about 23:30, first of the flight");
+        assertThat(page.select(".turnlist li").last().select(".at").text()).isBetween("23:25", "23:26");
+
+        room("entry", String.valueOf(entry), "before", "10");
+        assertThat(room().select(".warming").text()).contains("at about 23:40, after 10 attempts");
+        room("by", "-5");
+        assertThat(room().select(".warming").text()).contains("at about 23:35");
+    }
+
+    @Test
+    void whatCannotBeOfARoomStandsBesideItsField() throws Exception {
+        for (String[] wrong : new String[][] {{"starts", "noon"}, {"bars", "0"}, {"pace", "5"}, {"starts", ""}}) {
+            Document page = room("bars", "2", "starts", "10:00", "pace", "60", wrong[0], wrong[1]);
+            assertThat(page.select(".asked:has([name=" + wrong[0] + "]) .bad, #flight-" + wrong[0] + "-says")
+                            .text())
+                    .as(wrong[0] + " " + wrong[1])
+                    .isNotEmpty();
+        }
+    }
+
+    @Test
+    void whoeverHasLiftedWarmsUpNoMore() throws Exception {
+        named(1, "150");
+        said(1, Outcome.MADE);
+
+        assertThat(room().text()).contains("Nobody of yours warms up for this flight");
     }
 }

@@ -152,4 +152,33 @@ class ContestDayTest {
             assertThat(attempts(hanno, "lift = 'bench-press' and number = 2")).isOne();
         }
     }
+
+    /** The warm-up room's clock goes on without a line, and a late start moves it with one tap. */
+    @Test
+    void theWarmUpRoomNeedsNoLine() throws Exception {
+        String room = "/contests/1/warm-up?lift=deadlift";
+        Copy copy = Copies.alone();
+        database.execute("update contest_flight set starts_at = now() + interval '40 minutes'");
+        try (Line line = new Line("127.0.0.1", copy.port())) {
+            Browser phone = phone(line.localPort(), "bryn", room);
+            phone.waitForText(".nowdo .what", "Dray");
+            phone.assertSound();
+            waitUntilKept(phone, room + "&flight=1");
+            String first = phone.text(".turnlist li:first-child .at");
+
+            phone.click("button[name=by][value='5']");
+            phone.waitFor(d -> phone.text(".turnlist li:first-child .at").equals(first) ? null : true);
+            assertThat(database.count(
+                            "select count(*) from contest_flight where starts_at > now() + interval '43 minutes'"))
+                    .isOne();
+
+            line.cut();
+            phone.open(room + "&flight=1");
+            String second = phone.text(".turnlist li:first-child .at");
+            phone.click("button[name=by][value='5']");
+            phone.waitFor(d -> phone.text(".turnlist li:first-child .at").equals(second) ? null : true);
+            phone.waitForText("#line-away", "No line");
+            phone.waitForText(".nowdo .big", "in");
+        }
+    }
 }
