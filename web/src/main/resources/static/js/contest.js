@@ -266,21 +266,10 @@
 
   // ---- opened once, it opens without a line
 
-  async function keepForLater() {
-    if (!("serviceWorker" in navigator)) {
-      return;
-    }
-    await navigator.serviceWorker.register("/sw.js");
-    var worker = (await navigator.serviceWorker.ready).active;
-    var files = performance.getEntriesByType("resource").map(function (entry) { return new URL(entry.name); })
-      .filter(function (url) { return url.origin === window.location.origin && /^\/(css|js|fonts|webjars|vendor)\/|^\/favicon/.test(url.pathname); })
-      .map(function (url) { return url.pathname; });
-    var pages = Array.from(document.querySelectorAll(".lifttabs a")).map(function (tab) {
-      return tab.getAttribute("href");
-    });
-    worker.postMessage({ keep: { account: account, files: files, due: false, pages: pages.concat([main.dataset.base]) } });
-  }
-  window.addEventListener("load", function () { keepForLater().catch(function () {}); });
+  window.addEventListener("load", function () {
+    var tabs = Array.from(document.querySelectorAll(".lifttabs a")).map(function (tab) { return tab.getAttribute("href"); });
+    window.yarbelKeepForLater(tabs.concat([main.dataset.base])).catch(function () {});
+  });
 
   waiting().forEach(apply);
   show();

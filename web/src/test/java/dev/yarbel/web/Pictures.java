@@ -39,7 +39,6 @@ class Pictures {
             browser.open("/lifters/4/plan/whole").picture(FOLDER.resolve("block.png"));
             browser.open("/lifters/1/plan/wake?week=3").picture(FOLDER.resolve("wake.png"));
             browser.open("/lifters/4/plan/rehearsal").picture(FOLDER.resolve("rehearsal.png"));
-            browser.open("/lifters/4/plan/checklist").picture(FOLDER.resolve("checklist.png"));
             browser.open("/lifters/1/plan/new");
             browser.waitForText("#drawn", "not kept yet");
             browser.picture(FOLDER.resolve("schools.png"));
@@ -55,26 +54,22 @@ class Pictures {
                 return !browser.all(".slip").isEmpty();
             });
             browser.picture(FOLDER.resolve("calls.png"));
-            deload(browser);
+            contest(browser);
             browser.open("/lifters/1/week").picture(FOLDER.resolve("week.png"));
             floor(browser);
         }
     }
 
-    /** The call that signs of fatigue make; the demo's labourer has one. */
-    private void deload(Browser browser) {
-        browser.waitFor(d -> {
-            browser.open("/calls");
-            return browser.all(".queue a").stream()
-                    .filter(line -> line.getText().contains("signs of fatigue"))
-                    .findFirst()
-                    .map(line -> {
-                        browser.open(line.getDomAttribute("href"));
-                        return true;
-                    })
-                    .orElse(null);
-        });
-        browser.picture(FOLDER.resolve("deload.png"));
+    /** One who is to reach a total, the warm-up room, and the day under way on a phone. */
+    private void contest(Browser browser) {
+        browser.open("/contests/2").click("table.entries a");
+        browser.waitForText("h1", "Attempts");
+        browser.picture(FOLDER.resolve("attempts.png"));
+        browser.open("/contests/1/warm-up?lift=deadlift");
+        browser.waitForText(".nowdo .big", "in");
+        browser.picture(FOLDER.resolve("warm-up.png"));
+        browser.phone().open("/contests/1/day").picture(FOLDER.resolve("contest.png"));
+        browser.desk();
     }
 
     /** The coach's lifters side by side, one of them given cluster singles, and these on the lifter's phone. */
@@ -92,7 +87,6 @@ class Pictures {
         browser.click(".now [data-clock=start]");
         browser.waitForText(".now .clocksays", "set 1/5 · Set up");
         browser.scrollTo(".topbar");
-        browser.picture(FOLDER.resolve("clusters.png"));
         browser.click(".now .verdict button[value=done]");
         browser.waitForText(".now h2", "set 2 of 3");
         browser.desk().signIn("bryn", "harbour-light").open("/live?lifter=2&lifter=3");

@@ -10,15 +10,12 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Sent;
-import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,14 +36,14 @@ class DayController {
     private final Contests contests;
     private final Taps taps;
     private final Advisor advisor;
-    private final Roster roster;
+    private final DayReader days;
     private final Clock clock;
 
-    DayController(Contests contests, Taps taps, Advisor advisor, Roster roster, Clock clock) {
+    DayController(Contests contests, Taps taps, Advisor advisor, DayReader days, Clock clock) {
         this.contests = contests;
         this.taps = taps;
         this.advisor = advisor;
-        this.roster = roster;
+        this.days = days;
         this.clock = clock;
     }
 
@@ -125,11 +122,7 @@ class DayController {
     }
 
     private ModelAndView page(Person coach, ContestEntity contest, Optional<String> asked, FormState state) {
-        DayView.Made made = new DayView.Made(
-                contest,
-                contests.entries(contest),
-                taps.of(contest),
-                roster.lifters(coach).stream().map(LifterCard::id).collect(Collectors.toSet()));
+        DayView.Made made = days.of(coach, contest);
         List<Lift> lifts = contest.rules().lifts();
         Lift lift = asked.flatMap(key ->
                         lifts.stream().filter(one -> one.key().equals(key)).findFirst())

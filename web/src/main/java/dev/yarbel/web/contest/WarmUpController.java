@@ -7,8 +7,6 @@ import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Sent;
-import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,7 +15,6 @@ import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.hibernate.validator.constraints.Range;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -37,18 +34,16 @@ class WarmUpController {
     private static final int PACE = 60;
 
     private final Contests contests;
-    private final Taps taps;
     private final Flights flights;
     private final Advisor advisor;
-    private final Roster roster;
+    private final DayReader days;
     private final Clock clock;
 
-    WarmUpController(Contests contests, Taps taps, Flights flights, Advisor advisor, Roster roster, Clock clock) {
+    WarmUpController(Contests contests, Flights flights, Advisor advisor, DayReader days, Clock clock) {
         this.contests = contests;
-        this.taps = taps;
         this.flights = flights;
         this.advisor = advisor;
-        this.roster = roster;
+        this.days = days;
         this.clock = clock;
     }
 
@@ -147,11 +142,7 @@ class WarmUpController {
 
     private ModelAndView page(
             Person coach, ContestEntity contest, Optional<String> asked, int number, FormState state) {
-        DayView.Made made = new DayView.Made(
-                contest,
-                contests.entries(contest),
-                taps.of(contest),
-                roster.lifters(coach).stream().map(LifterCard::id).collect(Collectors.toSet()));
+        DayView.Made made = days.of(coach, contest);
         List<Lift> lifts = contest.rules().lifts();
         Lift lift = lift(contest, asked).orElseGet(() -> DayView.underWay(made));
         WarmUpView.FlightShown flight = flight(coach, contest, lift, number);
