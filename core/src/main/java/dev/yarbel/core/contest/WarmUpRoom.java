@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -76,7 +76,8 @@ public record WarmUpRoom(List<Turn> turns, int plates) {
         int sets =
                 lifters.stream().mapToInt(lifter -> lifter.ramp().sets().size()).sum();
         for (int done = 0; done < sets; done++) {
-            Map<State.Key, State> next = new HashMap<>();
+            // in the order in which they were thought of, so that the same room is planned alike each time
+            Map<State.Key, State> next = new LinkedHashMap<>();
             for (State state : beam) {
                 state.expand(lifters)
                         .forEach(then ->
