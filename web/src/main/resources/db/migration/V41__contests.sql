@@ -48,6 +48,36 @@ create table contest_entry (
 create unique index contest_entry_once on contest_entry (contest_id, lifter_id) where removed_at is null;
 create index contest_entry_of_lifter on contest_entry (club_id, lifter_id);
 
+-- Events of a strongman contest, and what was done in them.
+create table contest_event (
+  id bigint generated always as identity primary key,
+  club_id bigint not null,
+  contest_id bigint not null,
+  name text not null check (length(name) between 1 and 80),
+  -- the lift of the club's that it is trained as; none where it is none
+  lift text,
+  measure text not null check (measure in ('LOAD', 'REPS', 'DISTANCE', 'PIECES', 'HOLD', 'TIME')),
+  -- the load announced for it
+  load numeric check (load > 0 and load <= 1000),
+  removed_at timestamp with time zone,
+  unique (club_id, id),
+  foreign key (club_id, contest_id) references contest (club_id, id)
+);
+
+create table contest_result (
+  id bigint generated always as identity primary key,
+  club_id bigint not null,
+  event_id bigint not null,
+  entry_id bigint not null,
+  -- as it is written, with a wave before it where it is only expected
+  written text not null check (length(written) <= 40),
+  said_at timestamp with time zone not null,
+  said_by text not null,
+  unique (event_id, entry_id),
+  foreign key (club_id, event_id) references contest_event (club_id, id),
+  foreign key (club_id, entry_id) references contest_entry (club_id, id)
+);
+
 -- When the flights of a lift begin, and the bars to warm up on.
 create table contest_flight (
   id bigint generated always as identity primary key,

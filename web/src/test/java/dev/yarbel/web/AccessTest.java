@@ -129,6 +129,7 @@ class AccessTest {
             entry("POST /lifters/{id}/gyms", May.THEIR_COACH),
             entry("POST /lifters/{id}/gyms/{gym}/bar", May.THEIR_COACH),
             entry("POST /lifters/{id}/gym-of-the-day", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/season", May.THEIR_COACH),
             entry("GET /contests", May.ANY_COACH),
             entry("POST /contests", May.ANY_COACH),
             entry("GET /contests/{contest}", May.COACHES_OF_THE_CLUB),
@@ -142,6 +143,12 @@ class AccessTest {
             entry("POST /contests/{contest}/entries/{entry}/restore", May.THEIR_COACH),
             entry("GET /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
+            entry("GET /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/{event}/remove", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/{event}/restore", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/{event}/announce", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/results", May.COACHES_OF_THE_CLUB),
             entry("GET /contests/{contest}/warm-up", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/warm-up", May.COACHES_OF_THE_CLUB),
             entry("GET /kit", May.ANY_COACH),
@@ -299,6 +306,7 @@ class AccessTest {
             entry("POST /contests", Map.of("name", "Cup", "rules", "mock")),
             entry("POST /contests/{contest}", Map.of("name", "Cup", "rules", "mock")),
             entry("POST /contests/{contest}/entries", Map.of("lifter", "{id}")),
+            entry("POST /contests/{contest}/events", Map.of("lift", "log-press", "measure", "REPS", "load", "100")),
             entry("POST /contests/{contest}/warm-up", Map.of("lift", "squat", "by", "5", "entry", "")),
             entry("POST /contests/{contest}/day", Map.of("lift", "squat", "number", "1", "act", "NAME", "load", "100")),
             entry("POST /contests/{contest}/entries/{entry}", Map.of("flight", "2")),
@@ -405,6 +413,9 @@ class AccessTest {
         Clubs4Tests.TestContest held = clubs.contest(club);
         variables.put("contest", held.contest());
         variables.put("entry", held.entry());
+        Clubs4Tests.TestContest games = clubs.games(club);
+        variables.put("games", games.contest());
+        variables.put("event", games.entry());
         variables.put("gym", club.gym);
         variables.put("shelf", "plates");
         variables.put("code", "sleep");
@@ -548,6 +559,10 @@ class AccessTest {
         String[] parts = route.split(" ");
         Matcher matcher = VARIABLE.matcher(parts[1]);
         variables.put("id", number(parts[1]));
+        if (parts[1].contains("/events")) {
+            matcher = VARIABLE.matcher(
+                    parts[1].replace("{contest}", variables.get("games").toString()));
+        }
         String address =
                 matcher.replaceAll(variable -> variables.get(variable.group(1)).toString());
         Map<String, String> fields = new LinkedHashMap<>();

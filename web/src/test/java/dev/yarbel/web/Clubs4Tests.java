@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
@@ -93,6 +94,22 @@ public class Clubs4Tests {
                 club.coach, "Open", "Hall", Optional.of(club.plan().today()), "ipf-classic");
         return new TestContest(
                 contest, contests.enter(club.coach, contest, club.lifter, 1, Way.SHARES, Optional.empty()));
+    }
+
+    /** A strongman contest with one event, whose number stands in the entry's place, and the lifter in it. */
+    public TestContest games(TestClub club) {
+        long contest = contests.hold(
+                club.coach, "Games", "Quay", Optional.of(club.plan().today().plusDays(7)), "strongman");
+        contests.enter(club.coach, contest, club.lifter, 1, Way.SHARES, Optional.empty());
+        return new TestContest(
+                contest,
+                contests.event(
+                        club.coach,
+                        contest,
+                        "Log",
+                        new Lift("log-press"),
+                        EventMeasure.REPS,
+                        Optional.of(Mass.ofKg(100))));
     }
 
     /** A club with its people. */

@@ -34,12 +34,14 @@ class PageCostTest {
 
     private Clubs4Tests.TestClub club;
     private Clubs4Tests.TestContest held;
+    private Clubs4Tests.TestContest games;
     private Cookie cookie;
 
     @BeforeEach
     void signIn() throws Exception {
         club = clubs.club();
         held = clubs.contest(club);
+        games = clubs.games(club);
         cookie = signedIn(club.coachName());
     }
 
@@ -69,6 +71,7 @@ class PageCostTest {
             contest,
             contest + "/day",
             contest + "/warm-up",
+            "/contests/" + games.contest() + "/events",
             contest + "/entries/" + held.entry(),
             base + "/plan",
             base + "/plan/wake",
@@ -90,6 +93,7 @@ class PageCostTest {
             base + "/book/curves",
             base + "/book/lifts",
             base + "/book/lifts/squat",
+            base + "/season",
             base + "/home",
             base + "/practice",
             base + "/readiness",

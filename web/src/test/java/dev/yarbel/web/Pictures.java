@@ -44,7 +44,6 @@ class Pictures {
             browser.picture(FOLDER.resolve("schools.png"));
             browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
             browser.open("/lifters/1/book").picture(FOLDER.resolve("book.png"));
-            browser.open("/lifters/1/book/lifts/squat").picture(FOLDER.resolve("lift.png"));
             browser.open("/kit/1?load=101").click("#try button");
             browser.waitForText("#try", "cannot be made here");
             browser.scrollTo(".topbar");
@@ -60,7 +59,7 @@ class Pictures {
         }
     }
 
-    /** One who is to reach a total, the warm-up room, and the day under way on a phone. */
+    /** One who is to reach a total, the warm-up room, strongman, and the day under way on a phone. */
     private void contest(Browser browser) {
         browser.open("/contests/2").click("table.entries a");
         browser.waitForText("h1", "Attempts");
@@ -68,6 +67,7 @@ class Pictures {
         browser.open("/contests/1/warm-up?lift=deadlift");
         browser.waitForText(".nowdo .big", "in");
         browser.picture(FOLDER.resolve("warm-up.png"));
+        browser.open("/contests/5/events").picture(FOLDER.resolve("points.png"));
         browser.phone().open("/contests/1/day").picture(FOLDER.resolve("contest.png"));
         browser.desk();
     }

@@ -15,10 +15,10 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * What a contest of barbell lifts is held by. Each year's book comes before it.
+ * What a contest is held by. Each year's book comes before it.
  *
  * @param key what is kept of it
- * @param lifts in the order in which they are lifted
+ * @param lifts in the order in which they are lifted; none where events are announced instead, as in strongman
  * @param step attempts are multiples of it
  * @param toName how long there is after an attempt to name the next
  * @param openerChanges how often the first attempt may be changed before its flight
@@ -50,10 +50,10 @@ public record ContestRules(
             .map(row -> row[0])
             .toList();
 
-    /** @throws IllegalArgumentException when it has no lift, or its step is no mass */
+    /** @throws IllegalArgumentException when its step is no mass */
     public ContestRules {
         lifts = List.copyOf(lifts);
-        if (lifts.isEmpty() || !step.isPositive() || toName.isNegative()) {
+        if (!step.isPositive() || toName.isNegative()) {
             throw new IllegalArgumentException("no contest can be held by this: " + key);
         }
     }
@@ -78,7 +78,9 @@ public record ContestRules(
         }
         return new ContestRules(
                 row[0],
-                Arrays.stream(row[1].split(" ")).map(Lift::new).toList(),
+                row[1].isEmpty()
+                        ? List.of()
+                        : Arrays.stream(row[1].split(" ")).map(Lift::new).toList(),
                 Mass.of(row[2], MassUnit.KG),
                 Duration.ofSeconds(Long.parseLong(row[3])),
                 Integer.parseInt(row[4]),
@@ -95,6 +97,11 @@ public record ContestRules(
     /** How often a lift may be attempted at most. */
     public int most() {
         return fourth ? ATTEMPTS + 1 : ATTEMPTS;
+    }
+
+    /** Whether it is of announced events, scored by placing, and not of lifts. */
+    public boolean isOfEvents() {
+        return lifts.isEmpty();
     }
 
     /** Whether it is the bench press alone. */

@@ -49,7 +49,7 @@ public final class DayStrength {
     }
 
     /**
-     * Of the lifts of a contest; empty where of one of them nothing is known.
+     * Of the lifts of a contest; empty where of one of them nothing is known, or there is none.
      *
      * @param rehearsed what the block up to the day leaves of each lift that it was rehearsed for
      */
@@ -59,7 +59,8 @@ public final class DayStrength {
             LocalDate today,
             LocalDate contest,
             Map<Lift, MaxOutlook> rehearsed) {
-        if (lifts.stream().anyMatch(lift -> strength.estimate(lift).isEmpty())) {
+        if (lifts.isEmpty()
+                || lifts.stream().anyMatch(lift -> strength.estimate(lift).isEmpty())) {
             return Optional.empty();
         }
         return strength.possible(lifts, Map.of())
@@ -159,7 +160,7 @@ public final class DayStrength {
     /** The same from its figures; empty where there are not as many as the lifts have. */
     public static Optional<DayStrength> ofFigures(List<Lift> lifts, List<Double> figures) {
         int n = lifts.size();
-        if (figures.size() != n + n * n) {
+        if (n == 0 || figures.size() != n + n * n) {
             return Optional.empty();
         }
         double[] all = figures.stream().mapToDouble(Double::doubleValue).toArray();

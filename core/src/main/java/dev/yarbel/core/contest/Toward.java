@@ -34,7 +34,7 @@ public record Toward(
     public record Changed(LocalDate on, String day, Slot slot, Optional<Dose> before, Optional<Dose> after) {}
 
     /**
-     * @param lifts of the contest
+     * @param lifts of the contest, or what its events are trained as
      * @param now the plan as it is, and shaped for the contest; empty where it does not reach there
      */
     public static Toward of(

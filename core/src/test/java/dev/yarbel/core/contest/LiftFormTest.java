@@ -97,4 +97,20 @@ class LiftFormTest {
         assertThat(pull.variance()).isLessThan(day.form(Lift.DEADLIFT).variance());
         assertThat(day.after(Lift.SQUAT, List.of())).isSameAs(day);
     }
+
+    /** What is kept of a day is the same day; of other lifts, or of none, it is none. */
+    @Test
+    void aDayComesBackFromItsFigures() {
+        List<Lift> lifts = List.of(Lift.SQUAT, Lift.DEADLIFT);
+        DayStrength day = DayStrength.of(Map.of(Lift.SQUAT, 200.0, Lift.DEADLIFT, 250.0), lifts, 0.03, 0.02);
+
+        DayStrength again = DayStrength.ofFigures(lifts, day.figures()).orElseThrow();
+
+        assertThat(again.figures()).isEqualTo(day.figures());
+        assertThat(again.form(Lift.DEADLIFT).middle())
+                .isEqualTo(day.form(Lift.DEADLIFT).middle());
+        assertThat(DayStrength.ofFigures(List.of(Lift.BENCH_PRESS), day.figures()))
+                .isEmpty();
+        assertThat(DayStrength.ofFigures(List.of(), List.of())).isEmpty();
+    }
 }

@@ -150,6 +150,7 @@ class SecurityConfiguration {
                                 "/kit/**",
                                 "/lifters",
                                 "/lifters/*/plan/**",
+                                "/lifters/*/season",
                                 "/plan/**",
                                 "/live/**")
                         .hasRole("COACH")

@@ -75,6 +75,14 @@ class Contests {
                 .orElseThrow(NotFoundException::new);
     }
 
+    /** A contest of lifts, as the pages of the day and of the warm-up room show it. */
+    @Transactional(readOnly = true)
+    public ContestEntity ofLifts(Person coach, long id) {
+        return Optional.of(contest(coach, id))
+                .filter(contest -> !contest.rules().isOfEvents())
+                .orElseThrow(NotFoundException::new);
+    }
+
     /** @return its number */
     public long add(Person coach, ContestEntity.Set to) {
         ContestEntity contest = new ContestEntity(coach.clubId());
@@ -205,6 +213,14 @@ class Contests {
         }
     }
 
+    /** The contests that a lifter is entered in, by day; those without one last. */
+    @Transactional(readOnly = true)
+    public List<SeasonView.Entered> entered(LifterCard lifter) {
+        return entries.all(lifter.clubId(), lifter.id()).stream()
+                .map(row -> new SeasonView.Entered((ContestEntity) row[1], ((EntryEntity) row[0]).id()))
+                .toList();
+    }
+
     // ---- what is believed of the day
 
     /** What is known of a lifter's day, and of the block that leads to it. */
@@ -227,10 +243,16 @@ class Contests {
                         rehearsal.maxes().stream().collect(Collectors.toMap(MaxOutlook::lift, Function.identity())))
                 .orElse(Map.of());
         ContestRules rules = contest.rules();
-        Optional<DayStrength> day = DayStrength.of(
-                plan.standing().strength(), rules.lifts(), today, contest.on().orElse(today), rehearsed);
+        Optional<DayStrength> day = rules.isOfEvents()
+                ? Optional.empty()
+                : DayStrength.of(
+                        plan.standing().strength(),
+                        rules.lifts(),
+                        today,
+                        contest.on().orElse(today),
+                        rehearsed);
         day.ifPresent(strength -> entry.believe(strength, today));
-        return new Known(plan, day, rehearsed.keySet().containsAll(rules.lifts()));
+        return new Known(plan, day, !rules.isOfEvents() && rehearsed.keySet().containsAll(rules.lifts()));
     }
 
     /** What a session told counts for the contests to come, also where nobody looks at them before the day. */

@@ -55,7 +55,7 @@ class DayController {
             @RequestParam(required = false) String lift,
             HttpServletResponse response) {
         response.setHeader("Yarbel-Account", String.valueOf(coach.accountId()));
-        return page(coach, contests.contest(coach, contest), Optional.ofNullable(lift), FormState.NONE);
+        return page(coach, contests.ofLifts(coach, contest), Optional.ofNullable(lift), FormState.NONE);
     }
 
     /**
@@ -77,7 +77,7 @@ class DayController {
 
     @PostMapping
     ModelAndView tap(@AuthenticationPrincipal Person coach, @PathVariable long contest, Sent<TapForm> sent) {
-        ContestEntity held = contests.contest(coach, contest);
+        ContestEntity held = contests.ofLifts(coach, contest);
         return sent.answer(
                 "tap-" + sent.text("entry"),
                 form -> {

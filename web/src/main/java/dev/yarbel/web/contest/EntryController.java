@@ -1,6 +1,7 @@
 package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Toward;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.block.LifterBlock;
@@ -9,6 +10,7 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -25,10 +27,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class EntryController {
 
     private final Contests contests;
+    private final Events events;
     private final Words words;
 
-    EntryController(Contests contests, Words words) {
+    EntryController(Contests contests, Events events, Words words) {
         this.contests = contests;
+        this.events = events;
         this.words = words;
     }
 
@@ -72,17 +76,23 @@ class EntryController {
                     .addObject("minor", lifter.mayBeMinor(known.plan().today()))
                     .addObject("plan", known.plan())
                     .addObject("toward", toward(held, known.plan()).orElse(null))
-                    .addObject("view", EntryView.of(held, of, known, asked(held, of)));
+                    .addObject(
+                            "view", held.rules().isOfEvents() ? null : EntryView.of(held, of, known, asked(held, of)));
         }
         return page;
     }
 
     /** The way to the day from where the lifter stands; empty without a day to come. */
-    private static Optional<Toward> toward(ContestEntity contest, LifterBlock plan) {
+    private Optional<Toward> toward(ContestEntity contest, LifterBlock plan) {
+        List<Lift> lifts = contest.rules().isOfEvents()
+                ? events.of(contest).stream()
+                        .flatMap(event -> event.lift().stream())
+                        .toList()
+                : contest.rules().lifts();
         return contest.on()
                 .filter(on -> on.isAfter(plan.today()) && !contest.isCancelled())
                 .map(on -> Toward.of(
-                        contest.rules().lifts(),
+                        lifts,
                         plan.standing().catalogue(),
                         on,
                         plan.block(),

@@ -29,6 +29,13 @@ interface EntryRepository extends Repository<EntryEntity, Long> {
             and (c.heldOn is null or c.heldOn >= :from) order by c.heldOn, c.id""")
     List<Object[]> toCome(long clubId, long lifterId, LocalDate from);
 
+    /** All of a lifter's entries, with the contests. */
+    @Query("""
+            select e, c from EntryEntity e join ContestEntity c on c.id = e.contestId and c.clubId = e.clubId
+            where e.clubId = :clubId and e.lifterId = :lifterId and e.removedAt is null and c.removedAt is null
+            order by c.heldOn, c.id""")
+    List<Object[]> all(long clubId, long lifterId);
+
     /** How many lifters each contest of a club has. */
     @Query("""
             select e.contestId, count(e) from EntryEntity e where e.clubId = :clubId and e.removedAt is null

@@ -1,6 +1,7 @@
 package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.ContestRules;
+import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
@@ -10,6 +11,7 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,11 +26,13 @@ public class HeldContests {
     private final Contests contests;
     private final Taps taps;
     private final Flights flights;
+    private final Events events;
 
-    HeldContests(Contests contests, Taps taps, Flights flights) {
+    HeldContests(Contests contests, Taps taps, Flights flights, Events events) {
         this.contests = contests;
         this.taps = taps;
         this.flights = flights;
+        this.events = events;
     }
 
     /**
@@ -72,9 +76,10 @@ public class HeldContests {
     /**
      * Enters somebody who is not of the club.
      *
-     * @param expected the total that is expected of them
+     * @param expected the total that is expected of them; empty where nobody knows
      */
-    public long enterGuest(Person coach, long contest, String name, Sex sex, Mass body, int lot, Mass expected) {
+    public long enterGuest(
+            Person coach, long contest, String name, Sex sex, Mass body, int lot, Optional<Mass> expected) {
         return contests.enterGuest(
                 coach,
                 contests.contest(coach, contest),
@@ -86,12 +91,28 @@ public class HeldContests {
                         1,
                         Way.SHARES,
                         Optional.empty(),
-                        Optional.of(expected)));
+                        expected));
     }
 
     /** Says when the first flight of a lift begins, with a minute an attempt. */
     public void flight(Person coach, long contest, Lift lift, Instant startsAt, int bars) {
         flights.set(contests.contest(coach, contest), lift, 1, startsAt, bars, PACE);
+    }
+
+    /** Announces an event. */
+    public long event(Person coach, long contest, String name, Lift lift, EventMeasure measure, Optional<Mass> load) {
+        return events.add(contests.contest(coach, contest), name, Optional.of(lift), measure, load);
+    }
+
+    /** Says what somebody did in an event, or is expected to, as it is written. */
+    public void result(Person coach, long contest, long entry, long event, String written) {
+        ContestEntity held = contests.contest(coach, contest);
+        EntryEntity of = contests.entry(coach, held, entry);
+        EventEntity in = events.of(held).stream()
+                .filter(one -> one.id() == event)
+                .findFirst()
+                .orElseThrow();
+        events.say(coach, held, List.of(new Events.Said(in, of, written)));
     }
 
     /** Names an attempt, and says what became of it; empty where it is still to be lifted. */

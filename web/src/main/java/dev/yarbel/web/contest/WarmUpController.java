@@ -55,7 +55,7 @@ class WarmUpController {
             @RequestParam(defaultValue = "1") int flight,
             HttpServletResponse response) {
         response.setHeader("Yarbel-Account", String.valueOf(coach.accountId()));
-        return page(coach, contests.contest(coach, contest), Optional.ofNullable(lift), flight, FormState.NONE);
+        return page(coach, contests.ofLifts(coach, contest), Optional.ofNullable(lift), flight, FormState.NONE);
     }
 
     /**
@@ -76,7 +76,7 @@ class WarmUpController {
 
     @PostMapping
     ModelAndView set(@AuthenticationPrincipal Person coach, @PathVariable long contest, Sent<FlightForm> sent) {
-        ContestEntity held = contests.contest(coach, contest);
+        ContestEntity held = contests.ofLifts(coach, contest);
         return sent.answer(
                 sent.text("entry").isEmpty() ? "flight" : "before-" + sent.text("entry"),
                 form -> {

@@ -1,5 +1,6 @@
 package dev.yarbel.web.demo;
 
+import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
@@ -17,7 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** The demo's contests: one under way today in the second lift, one in three weeks, one that a block leads to, one that was postponed. */
+/** The demo's contests: one under way today in the second lift, one in three weeks, one that a block leads to, one that was postponed, and one of strongman. */
 @Component
 class DemoContests {
 
@@ -57,6 +58,44 @@ class DemoContests {
         enter(bryn, cup, "Desmond Pike", 1, Way.SHARES, null);
         long sandbar = contests.hold(bryn, "Sandbar Classic", "Sailmakers’ Loft", Optional.empty(), RULES);
         enter(bryn, sandbar, "Rufus Kell", 8, Way.SHARES, null);
+        games(bryn, maren, today.plusWeeks(2));
+    }
+
+    /** A strongman contest of five events, two of them done at a first meeting. */
+    private void games(Person bryn, Person maren, LocalDate on) {
+        long games = contests.hold(bryn, "Harbour Games", "Coal Quay", Optional.of(on), "strongman");
+        List<Long> events = List.of(
+                event(bryn, games, "Log for repetitions", "log-press", EventMeasure.REPS, 110),
+                event(bryn, games, "Deadlift for repetitions", "deadlift", EventMeasure.REPS, 260),
+                event(bryn, games, "Farmer’s walk, 40 m", "farmers-walk", EventMeasure.DISTANCE, 110),
+                event(bryn, games, "Yoke, 20 m", "yoke-walk", EventMeasure.TIME, 320),
+                event(bryn, games, "Stones, five", "stone-to-platform", EventMeasure.PIECES, 140));
+        results(
+                bryn,
+                games,
+                enter(bryn, games, "Colm Tarrow", 1, Way.SHARES, null),
+                events,
+                "7|8|~40 / 24|~13.5|~4 / 38");
+        results(
+                maren,
+                games,
+                enter(maren, games, "Piet Ondervane", 2, Way.SHARES, null),
+                events,
+                "5|6|~38|~15|~5 / 44");
+        results(bryn, games, guest(bryn, games, "Brock Averill", "131", 3, 0), events, "9|5|~40 / 22|~13|~5 / 40");
+        results(bryn, games, guest(bryn, games, "Tam Osterley", "118", 4, 0), events, "7|9|~31|~14.1|~4 / 45");
+        results(bryn, games, guest(bryn, games, "Jory Pell", "125", 5, 0), events, "3|7|~40 / 27|~17|~3 / 30");
+    }
+
+    private long event(Person coach, long contest, String name, String lift, EventMeasure measure, int load) {
+        return contests.event(coach, contest, name, new Lift(lift), measure, Optional.of(Mass.ofKg(load)));
+    }
+
+    private void results(Person coach, long contest, long entry, List<Long> events, String written) {
+        String[] each = written.split("\\|");
+        for (int i = 0; i < each.length; i++) {
+            contests.result(coach, contest, entry, events.get(i), each[i]);
+        }
     }
 
     private long enter(Person coach, long contest, String name, int lot, Way way, Mass asked) {
@@ -70,7 +109,13 @@ class DemoContests {
 
     private long guest(Person coach, long contest, String name, String body, int lot, int expected) {
         return contests.enterGuest(
-                coach, contest, name, Sex.MALE, Mass.of(body, MassUnit.KG), lot, Mass.ofKg(expected));
+                coach,
+                contest,
+                name,
+                Sex.MALE,
+                Mass.of(body, MassUnit.KG),
+                lot,
+                Optional.of(expected).filter(total -> total > 0).map(Mass::ofKg));
     }
 
     private void lift(Person coach, long contest, long entry, String squats, String benches) {

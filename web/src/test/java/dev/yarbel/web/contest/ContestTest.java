@@ -22,6 +22,7 @@ import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Change;
 import dev.yarbel.web.book.Ledger;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -291,5 +292,30 @@ class ContestTest {
                 .andExpect(content().string(not(containsString("/entries/" + entry.replaceAll(".*/", "") + "\""))));
         mvc.perform(get(contest + "/day").with(club.asColleague()))
                 .andExpect(content().string(not(containsString("advised,"))));
+    }
+
+    // ---- the season
+
+    /** What leads where, and the days that no block covers. */
+    @Test
+    void aSeasonSaysWhatLeadsToEachContest() throws Exception {
+        entered(held());
+        LocalDate end = club.plan().block().end();
+        send("/contests", "name", "Far Cup", "on", end.plusDays(30).toString(), "rules", "ipf-classic");
+        String far = "/contests/"
+                + jdbc.sql("select max(id) from contest where club_id = ?")
+                        .param(club.lifter.clubId())
+                        .query(Long.class)
+                        .single();
+        entered(far);
+
+        Document page = page(club.url("/season"));
+
+        assertThat(page.select(".contestlines li")).hasSize(2);
+        assertThat(page.select(".contestlines").text())
+                .contains("No plan leads to this day")
+                .contains("29 days until then are in no block");
+        assertThat(page.select("svg.season .flag")).hasSize(2);
+        assertThat(page.select("svg.season .block")).isNotEmpty();
     }
 }

@@ -1,0 +1,120 @@
+package dev.yarbel.web.contest;
+
+import dev.yarbel.core.contest.EventMeasure;
+import dev.yarbel.core.contest.EventResult;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.book.Book;
+import dev.yarbel.web.page.NotFoundException;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the events of strongman contests and what was done in them. */
+@Service
+@Transactional
+class Events {
+
+    private final EventRepository events;
+    private final ResultRepository results;
+    private final EntryRepository entries;
+    private final Book book;
+    private final Roster roster;
+    private final Clock clock;
+
+    Events(
+            EventRepository events,
+            ResultRepository results,
+            EntryRepository entries,
+            Book book,
+            Roster roster,
+            Clock clock) {
+        this.events = events;
+        this.results = results;
+        this.entries = entries;
+        this.book = book;
+        this.roster = roster;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<EventEntity> of(ContestEntity contest) {
+        return events.of(contest.clubId(), contest.id());
+    }
+
+    @Transactional(readOnly = true)
+    public List<ResultEntity> results(ContestEntity contest) {
+        return results.of(contest.clubId(), contest.id());
+    }
+
+    /** @return its number */
+    public long add(
+            ContestEntity contest, String name, Optional<Lift> lift, EventMeasure measure, Optional<Mass> load) {
+        return events.save(new EventEntity(contest, name, lift, measure, load)).id();
+    }
+
+    /** Strikes an event, or brings it back with all that was done in it. */
+    public void removed(ContestEntity contest, long event, boolean removed) {
+        EventEntity of = any(contest, event);
+        of.removed(removed ? clock.instant() : null);
+        events.save(of);
+    }
+
+    private EventEntity any(ContestEntity contest, long event) {
+        return events.findByClubIdAndContestIdAndId(contest.clubId(), contest.id(), event)
+                .orElseThrow(NotFoundException::new);
+    }
+
+    /**
+     * Sets the event's load as the one announced for the coach's own lifters who are entered, so that their plans hang on it.
+     *
+     * @return whose
+     * @throws UnreadableException when it has no load, or is none of the club's lifts
+     */
+    public List<LifterCard> announce(Person coach, ContestEntity contest, long event) {
+        EventEntity of = any(contest, event);
+        if (of.load().isEmpty() || of.lift().isEmpty()) {
+            throw new UnreadableException("contest.error.announce").in("load");
+        }
+        Map<Long, LifterCard> mine =
+                roster.lifters(coach).stream().collect(Collectors.toMap(LifterCard::id, Function.identity()));
+        List<LifterCard> told = entries.of(contest.clubId(), contest.id()).stream()
+                .flatMap(entry -> entry.lifterId().map(mine::get).stream())
+                .toList();
+        told.forEach(lifter -> book.announce(coach, lifter, of.lift().get(), of.load()));
+        return told;
+    }
+
+    /**
+     * What somebody did, or is expected to.
+     *
+     * @param text as it was typed; blank where nothing is known any more
+     */
+    record Said(EventEntity event, EntryEntity entry, String text) {}
+
+    /** @throws IllegalArgumentException when one is no result; nothing is kept then */
+    public void say(Person who, ContestEntity contest, List<Said> said) {
+        for (Said one : said) {
+            if (one.text().isBlank()) {
+                results.remove(contest.clubId(), one.event().id(), one.entry().id());
+            } else {
+                results.set(
+                        contest.clubId(),
+                        one.event().id(),
+                        one.entry().id(),
+                        EventResult.parse(one.text(), one.event().measure()).written(),
+                        clock.instant(),
+                        who.personName());
+            }
+        }
+    }
+}
