@@ -174,7 +174,7 @@
     var next = Number(tap.number) + 1;
     var rung = JSON.parse(of.dataset.tree || "null");
     var then = rung && rung.then[tap.act];
-    if (next > 3) {
+    if (next > Number(main.dataset.most)) {
       of.querySelectorAll(".nextload, .sayings, .naming").forEach(function (part) { part.hidden = true; });
       return;
     }
@@ -232,7 +232,7 @@
     document.querySelectorAll(".toname[data-until]").forEach(function (clock) {
       var left = Math.ceil((Number(clock.dataset.until) - Date.now() - ahead) / 1000);
       clock.classList.toggle("late", left <= 0);
-      clock.textContent = left > 0 ? left + " s " + main.dataset.toName : left > -600 ? main.dataset.toNameOver : "";
+      clock.textContent = left > 0 ? left + " s " + main.dataset.toName : left > -600 ? clock.dataset.over : "";
     });
   }
   window.setInterval(count, 1000);

@@ -66,6 +66,13 @@ interface BlockRepository extends Repository<BlockEntity, Long> {
     /** The blocks that were given from another. */
     List<BlockEntity> findByClubIdAndGivenFrom(long clubId, long blockId);
 
+    /** The days that these lifters' blocks lead to, from a day on: lifter, day. */
+    @Query("""
+            select b.lifterId, b.contestOn from BlockEntity b
+            where b.clubId = :clubId and b.lifterId in :lifterIds and b.contestOn >= :from
+            order by b.contestOn""")
+    List<Object[]> findContests(long clubId, Collection<Long> lifterIds, LocalDate from);
+
     /** The slots of these lifters' blocks: block, day, slot. */
     @Query("""
             select b, d, s from BlockEntity b

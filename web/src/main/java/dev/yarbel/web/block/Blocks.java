@@ -22,11 +22,13 @@ import dev.yarbel.web.roster.LifterCard;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -143,6 +145,16 @@ public class Blocks implements PlannedNeeds {
     /** A lifter's blocks, the latest first. */
     public List<BlockSummary> of(LifterCard lifter) {
         return BlockSummary.of(blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(lifter.clubId(), lifter.id()));
+    }
+
+    /** The days of contests to come that lifters' blocks lead to; a lifter without one is not among them. */
+    public Map<Long, List<LocalDate>> leadingTo(long clubId, Collection<Long> lifterIds, LocalDate today) {
+        return lifterIds.isEmpty()
+                ? Map.of()
+                : blocks.findContests(clubId, lifterIds, today).stream()
+                        .collect(Collectors.groupingBy(
+                                row -> (Long) row[0],
+                                Collectors.mapping(row -> (LocalDate) row[1], Collectors.toList())));
     }
 
     /** The blocks that a new one of so many weeks would meet on the same days. */

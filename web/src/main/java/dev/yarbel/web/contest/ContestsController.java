@@ -3,6 +3,7 @@ package dev.yarbel.web.contest;
 import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.Points;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -12,6 +13,7 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -32,11 +34,13 @@ class ContestsController {
 
     private final Contests contests;
     private final Roster roster;
+    private final Blocks blocks;
     private final Clock clock;
 
-    ContestsController(Contests contests, Roster roster, Clock clock) {
+    ContestsController(Contests contests, Roster roster, Blocks blocks, Clock clock) {
         this.contests = contests;
         this.roster = roster;
+        this.blocks = blocks;
         this.clock = clock;
     }
 
@@ -133,16 +137,21 @@ class ContestsController {
         Set<Long> own = mine.stream().map(LifterCard::id).collect(Collectors.toSet());
         Set<Long> entered =
                 entries.stream().flatMap(entry -> entry.lifterId().stream()).collect(Collectors.toSet());
+        When when = When.of(contest, today(coach));
+        Set<Long> asked = new HashSet<>(entered);
+        asked.retainAll(own);
+        Map<Long, List<LocalDate>> leading = blocks.leadingTo(coach.clubId(), asked, today(coach));
+        boolean ahead = when == When.TO_COME || when == When.NO_DAY;
         return new ModelAndView("contest/contest")
                 .addObject("kg", MassUnit.KG)
                 .addObject("contest", contest)
-                .addObject("when", When.of(contest, today(coach)))
+                .addObject("when", when)
                 .addObject("today", today(coach))
                 .addObject("sets", ContestRules.keys())
                 .addObject(
                         "lines",
                         entries.stream()
-                                .map(entry -> EntryLine.of(contest, entry, own))
+                                .map(entry -> EntryLine.of(contest, entry, own, leading, ahead))
                                 .toList())
                 .addObject(
                         "choices",

@@ -44,6 +44,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
      *
      * @param mine whether the reader coaches them
      * @param sayings what may be said of their attempts: of whom nothing is known only whether they were good
+     * @param most how many there may be; a fourth counts for no total
      * @param number of the attempt that comes next; one more than there are when all are over
      * @param named its load, where it was named
      * @param chance of what is named, else of what is advised, in percent; empty where nothing is known of them
@@ -51,6 +52,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
      * @param tree the same with all that follows, for when there is no line; blank where nothing is
      * @param least that may be named
      * @param until when the next is to be named; empty where nothing was lifted yet or it is named
+     * @param toPass what the last lift must be made with to come before somebody; of the reader's own lifters
      * @param changesLeft how often the named load may still be changed; empty where the rules do not count
      */
     record Card(
@@ -58,6 +60,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
             boolean mine,
             List<Outcome> sayings,
             List<AttemptEntity> attempts,
+            int most,
             int number,
             Optional<AttemptEntity> named,
             Optional<Long> chance,
@@ -66,11 +69,12 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
             Optional<Mass> least,
             Optional<Instant> until,
             Optional<Integer> changesLeft,
+            List<Rivals.ToPass> toPass,
             boolean out,
             Optional<AttemptEntity> last) {
 
         public boolean isOver() {
-            return number > ContestRules.ATTEMPTS && named.isEmpty();
+            return number > most;
         }
     }
 
@@ -161,7 +165,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
         Optional<DayStrength> day = card.isOut() ? Optional.empty() : made.day(entry);
         Optional<Rung> advised = over
                 ? Optional.empty()
-                : day.flatMap(of -> advisor.next(of, card, entry.way(), Rivals.asked(made.entries(), entry), lift));
+                : day.flatMap(of -> advisor.next(of, card, entry.way(), Rivals.asked(made, entry), lift));
         Optional<Long> chance = named.isPresent()
                 ? day.map(of -> percent(card.told(of, lift)
                         .form(lift)
@@ -176,6 +180,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                 mine,
                 mine ? Outcome.TOLD : List.of(Outcome.MADE, Outcome.MISSED),
                 all,
+                rules.most(),
                 number,
                 named,
                 chance,
@@ -186,6 +191,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                         ? Optional.empty()
                         : last.map(done -> done.saidAt().plus(rules.toName())),
                 named.flatMap(attempt -> changesLeft(rules, lift, attempt)),
+                mine ? Rivals.toPass(made, entry, lift) : List.of(),
                 card.isOut(),
                 last);
     }

@@ -173,7 +173,7 @@ record WarmUpView(
         ScoreCard card = made.card(entry);
         return made.day(entry)
                 .filter(day -> !card.isOut())
-                .flatMap(day -> advisor.next(day, card, entry.way(), Rivals.asked(made.entries(), entry), lift))
+                .flatMap(day -> advisor.next(day, card, entry.way(), Rivals.asked(made, entry), lift))
                 .map(Rung::load);
     }
 

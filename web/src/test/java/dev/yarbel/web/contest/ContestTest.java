@@ -318,4 +318,41 @@ class ContestTest {
         assertThat(page.select("svg.season .flag")).hasSize(2);
         assertThat(page.select("svg.season .block")).isNotEmpty();
     }
+
+    /** A contest that moves twice and then has no date: each time it is said whose plan leads elsewhere, and it can be shaped anew. */
+    @Test
+    void whosePlanLeadsElsewhereIsSaidWhenAContestMoves() throws Exception {
+        String contest = held();
+        String entry = entered(contest);
+        LocalDate end = club.plan().block().end();
+        assertThat(page(contest).select("table.entries tbody").text()).contains("leads to no contest");
+
+        send(contest, "name", "Test Open", "rules", "ipf-classic", "on", end.toString());
+        Document toward = page(entry);
+        send(
+                        toward.select(".toward form").attr("action"),
+                        "stamp",
+                        toward.select(".toward [name=stamp]").val(),
+                        "contest",
+                        end.toString(),
+                        "kind",
+                        "CONTEST_SHAPE")
+                .andExpect(status().is3xxRedirection());
+        assertThat(page(contest).select("table.entries tbody").text()).contains("leads here");
+        assertThat(page(entry).select(".toward").text()).contains("leads to this day");
+
+        send(
+                contest,
+                "name",
+                "Test Open",
+                "rules",
+                "ipf-classic",
+                "on",
+                end.plusDays(9).toString());
+        assertThat(page(contest).select("table.entries tbody").text()).contains("leads to");
+        assertThat(page(entry).select(".toward .watch").text()).contains("leads to another day");
+
+        send(contest, "name", "Test Open", "rules", "ipf-classic");
+        assertThat(page(contest).select("table.entries tbody").text()).contains("there is no date");
+    }
 }

@@ -299,4 +299,61 @@ class TapsTest {
 
         assertThat(room().text()).contains("Nobody of yours warms up for this flight");
     }
+
+    // ---- against others
+
+    /** Common practice, no source: the last deadlift is what it takes to win. */
+    @Test
+    void theDeadliftSaysWhatItTakesToComeBeforeSomebody() throws Exception {
+        send("/entries", "guest", "yes", "name", "Rival", "expected", "400");
+        for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS)) {
+            Taps.Which which = new Taps.Which(entry, lift, 1, Optional.empty());
+            taps.name(club.coach, contest, which, kg(lift.equals(Lift.SQUAT) ? "140" : "90"), false);
+            taps.say(club.coach, contest, which, Outcome.MADE, Optional.empty());
+        }
+
+        assertThat(lookAt("/day?lift=deadlift").select(".topass").text())
+                .isEqualTo("To come before Rival (400 kg): 172.5 kg.");
+        assertThat(lookAt("/day?lift=bench-press").select(".topass")).isEmpty();
+    }
+
+    /** A mock contest has a fourth attempt, which counts for no total. */
+    @Test
+    void aFourthAttemptIsOfferedWhereTheRulesHaveIt() throws Exception {
+        send(
+                "",
+                "name",
+                "Mock",
+                "rules",
+                "mock",
+                "on",
+                contest.on().orElseThrow().toString());
+        contest = contests.contest(club.coach, contest.id());
+        for (int number = 1; number <= 3; number++) {
+            named(number, String.valueOf(140 + 5 * number));
+            said(number, Outcome.MADE);
+        }
+        assertThat(lookAt("/day?lift=squat").select(".which").text()).contains("Fourth, for no total");
+
+        named(4, "160");
+        said(4, Outcome.MADE);
+        assertThat(lookAt("/day?lift=squat").select("table.board td b").text()).isEqualTo("155");
+        assertThat(lookAt("/day?lift=squat").select("form.name")).isEmpty();
+    }
+
+    private void send(String path, String... fields) throws Exception {
+        MockHttpServletRequestBuilder request =
+                post("/contests/" + contest.id() + path).with(club.asCoach()).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request.param(fields[i], fields[i + 1]);
+        }
+        assertThat(mvc.perform(request).andReturn().getResponse().getStatus()).isEqualTo(302);
+    }
+
+    private Document lookAt(String path) throws Exception {
+        return Jsoup.parse(mvc.perform(get("/contests/" + contest.id() + path).with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
 }
