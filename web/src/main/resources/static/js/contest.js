@@ -155,7 +155,7 @@
         tries.append(at);
       }
       at.className = "named";
-      at.firstElementChild.textContent = tap.load;
+      at.firstElementChild.textContent = shown(tap.load);
       offer(of, tap.load, tap.number, true);
       return;
     }
@@ -185,6 +185,10 @@
     var last = at.firstElementChild.textContent;
     offer(of, then ? then.load : last, next, false, then ? then.chance : null);
   }
+  // a figure as the page writes it
+  function shown(load) {
+    return document.documentElement.lang === "de" ? String(load).replace(".", ",") : String(load);
+  }
   function offer(of, load, number, named, chance) {
     var big = of.querySelector(".nextload .big");
     var forms = of.querySelectorAll("form[data-tap]:not(.back)");
@@ -196,7 +200,7 @@
       }
     });
     if (big) {
-      big.textContent = load + " kg";
+      big.textContent = shown(load) + " kg";
       big.classList.toggle("advised", !named);
       if (!named) {
         of.querySelector(".told").textContent = chance === null || chance === undefined ? "" : chance + " %";
@@ -209,7 +213,7 @@
     var naming = of.querySelector(".naming");
     if (naming) {
       naming.open = !named;
-      naming.querySelector("input[name=load]").value = load;
+      naming.querySelector("input[name=load]").value = shown(load);
     }
   }
 
@@ -225,7 +229,7 @@
     var now = parseFloat(field.value.replace(",", "."));
     if (!isNaN(now)) {
       var next = String(Math.max(0, now + Number(stepper.dataset.step) * Number(stepper.dataset.by)));
-      field.value = comma || document.documentElement.lang === "de" ? next.replace(".", ",") : next;
+      field.value = comma ? next.replace(".", ",") : shown(next);
     }
   });
   function count() {

@@ -7,6 +7,7 @@ import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.CountedBack;
 import dev.yarbel.core.contest.DayOutlook;
 import dev.yarbel.core.contest.DayStrength;
+import dev.yarbel.core.contest.ScoreCard;
 import dev.yarbel.core.contest.UsualShares;
 import dev.yarbel.core.contest.WarmUpRoom;
 import dev.yarbel.core.lift.Lift;
@@ -62,7 +63,8 @@ public class ContestBenchmark {
     /** Two thousand days by the usual shares. */
     @Benchmark
     public DayOutlook outlook() {
-        return DayOutlook.of(new UsualShares(day, rules), day, rules, Map.of(), Optional.empty());
+        return DayOutlook.of(
+                new UsualShares(day, rules), day, new ScoreCard(rules, Map.of()), Lift.SQUAT, Optional.empty());
     }
 
     /** Six lifters on two bars. */

@@ -6,7 +6,6 @@ import dev.yarbel.core.rehearsal.Likely;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.Predicate;
@@ -31,29 +30,23 @@ public record DayOutlook(Optional<Likely> total, double average, double allMade,
      * From what was attempted so far.
      *
      * @param before the day as it was thought of before its first attempt
-     * @param done the attempts at each lift; a lift that is missing has not begun
+     * @param at the lift that is under way, or comes next; what was passed at lifts before it is not made any more
      */
-    public static DayOutlook of(
-            Advice advice,
-            DayStrength before,
-            ContestRules rules,
-            Map<Lift, List<Attempt>> done,
-            Optional<Mass> asked) {
+    public static DayOutlook of(Advice advice, DayStrength before, ScoreCard card, Lift at, Optional<Mass> asked) {
         DayStrength now = before;
         List<Lift> over = new ArrayList<>();
-        for (Lift lift : rules.lifts()) {
-            List<Attempt> attempts = done.getOrDefault(lift, List.of());
-            if (attempts.size() >= ContestRules.ATTEMPTS) {
-                now = now.after(lift, attempts);
+        List<Lift> lifts = card.rules().lifts();
+        for (Lift lift : lifts) {
+            if (lifts.indexOf(lift) < lifts.indexOf(at) || card.isOver(lift)) {
+                now = now.after(lift, card.at(lift));
                 over.add(lift);
             }
         }
-        return new Simulation(advice, now, rules, done, over).run(asked);
+        return new Simulation(advice, now, card, over).run(asked);
     }
 
     /** The lift that is under way counts by its attempts: days that do not go with them are weighed by how well they do. */
-    private record Simulation(
-            Advice advice, DayStrength now, ContestRules rules, Map<Lift, List<Attempt>> done, List<Lift> over) {
+    private record Simulation(Advice advice, DayStrength now, ScoreCard card, List<Lift> over) {
 
         private DayOutlook run(Optional<Mass> asked) {
             DayStrength.Days days = now.days();
@@ -110,16 +103,16 @@ public record DayOutlook(Optional<Likely> total, double average, double allMade,
             boolean allMade = true;
             boolean out = false;
             double weight = 1;
-            for (Lift lift : rules.lifts()) {
+            for (Lift lift : card.rules().lifts()) {
                 double log = logs[now.lifts().indexOf(lift)];
-                List<Attempt> attempts = new ArrayList<>(done.getOrDefault(lift, List.of()));
+                List<Attempt> attempts = new ArrayList<>(card.at(lift));
                 if (!over.contains(lift)) {
                     for (Attempt attempt : attempts) {
                         weight *= LiftForm.likelihood(
                                 log - Math.log(attempt.load().kilograms()), attempt.outcome());
                     }
                 }
-                while (attempts.size() < ContestRules.ATTEMPTS) {
+                while (!over.contains(lift) && attempts.size() < ContestRules.ATTEMPTS) {
                     Mass load = advice.next(lift, attempts, subtotal).orElseThrow();
                     double margin = log - Math.log(load.kilograms());
                     attempts.add(new Attempt(load, drawn(margin, random)));

@@ -36,6 +36,13 @@ public record ScoreCard(ContestRules rules, Map<Lift, List<Attempt>> lifted) {
         return Attempt.best(at(lift));
     }
 
+    /** Whether a lifter is at a lift: each before it was begun, and none after it. */
+    public boolean isAt(Lift lift) {
+        int at = rules.lifts().indexOf(lift);
+        return rules.lifts().subList(0, at).stream().noneMatch(one -> at(one).isEmpty())
+                && rules.lifts().subList(at + 1, rules.lifts().size()).stream().allMatch(one -> at(one).isEmpty());
+    }
+
     /** The best of each lift before one. */
     public Mass subtotal(Lift before) {
         return rules.lifts().stream()

@@ -257,12 +257,17 @@ class BestAttemptsTest {
         double aimed = DayOutlook.of(
                         new BestAttempts(day, RULES, new Aim.AtLeast(asked), LIFTS),
                         day,
-                        RULES,
-                        Map.of(),
+                        new ScoreCard(RULES, Map.of()),
+                        Lift.SQUAT,
                         Optional.of(asked))
                 .reached()
                 .orElseThrow();
-        double usual = DayOutlook.of(new UsualShares(day, RULES), day, RULES, Map.of(), Optional.of(asked))
+        double usual = DayOutlook.of(
+                        new UsualShares(day, RULES),
+                        day,
+                        new ScoreCard(RULES, Map.of()),
+                        Lift.SQUAT,
+                        Optional.of(asked))
                 .reached()
                 .orElseThrow();
 
@@ -287,9 +292,11 @@ class BestAttemptsTest {
                         new Attempt(kg("182.5"), Outcome.MISSED)));
         DayStrength after = day.after(Lift.SQUAT, good.get(Lift.SQUAT));
 
-        DayOutlook better = DayOutlook.of(new UsualShares(after, RULES), day, RULES, good, Optional.empty());
+        DayOutlook better = DayOutlook.of(
+                new UsualShares(after, RULES), day, new ScoreCard(RULES, good), Lift.BENCH_PRESS, Optional.empty());
         DayOutlook before = outlook(new UsualShares(day, RULES), day);
-        DayOutlook out = DayOutlook.of(new UsualShares(day, RULES), day, RULES, none, Optional.empty());
+        DayOutlook out = DayOutlook.of(
+                new UsualShares(day, RULES), day, new ScoreCard(RULES, none), Lift.BENCH_PRESS, Optional.empty());
 
         assertThat(after.form(Lift.DEADLIFT).middle())
                 .isGreaterThan(day.form(Lift.DEADLIFT).middle());
@@ -299,8 +306,21 @@ class BestAttemptsTest {
         assertThat(out.total()).isEmpty();
     }
 
+    /** A second and third squat that were passed are not made any more: the day goes on from the opener. */
+    @Test
+    void whatWasPassedIsNotMadeAnyMore() {
+        DayStrength day = day(200, 130, 250);
+        ScoreCard passed = new ScoreCard(RULES, Map.of(Lift.SQUAT, List.of(new Attempt(kg("182.5"), Outcome.EASY))));
+
+        DayOutlook at = DayOutlook.of(new UsualShares(day, RULES), day, passed, Lift.BENCH_PRESS, Optional.empty());
+        DayOutlook still = DayOutlook.of(new UsualShares(day, RULES), day, passed, Lift.SQUAT, Optional.empty());
+
+        assertThat(at.total().orElseThrow().middle())
+                .isLessThan(still.total().orElseThrow().middle() - 5);
+    }
+
     private static DayOutlook outlook(Advice advice, DayStrength day) {
-        return DayOutlook.of(advice, day, RULES, Map.of(), Optional.empty());
+        return DayOutlook.of(advice, day, new ScoreCard(RULES, Map.of()), Lift.SQUAT, Optional.empty());
     }
 
     private static Rung rung(Advice advice, Lift lift) {

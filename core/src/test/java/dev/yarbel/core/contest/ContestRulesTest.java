@@ -11,6 +11,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -137,5 +138,37 @@ class ContestRulesTest {
         Mass total = kg(subtotal).plus(needed.minus(RULES.step()));
         assertThat(total.isGreaterThan(kg(theirs)) || winsTies && total.equals(kg(theirs)))
                 .isEqualTo(needed.equals(RULES.step()) && !kg(subtotal).isLessThan(kg(theirs)));
+    }
+
+    // ---- what was lifted so far
+
+    @Test
+    void aScoreCardKnowsWhereALifterIs() {
+        Attempt good = new Attempt(kg("150"), Outcome.MADE);
+        Attempt miss = new Attempt(kg("160"), Outcome.MISSED);
+        ScoreCard card = new ScoreCard(
+                RULES,
+                Map.of(
+                        Lift.SQUAT,
+                        List.of(good, miss),
+                        Lift.BENCH_PRESS,
+                        List.of(new Attempt(kg("90"), Outcome.MADE))));
+
+        assertThat(card.isAt(Lift.BENCH_PRESS)).isTrue();
+        assertThat(card.isAt(Lift.SQUAT)).isFalse();
+        assertThat(card.isAt(Lift.DEADLIFT)).isTrue();
+        assertThat(card.subtotal(Lift.DEADLIFT)).isEqualTo(kg("240"));
+        assertThat(card.soFar()).contains(kg("240"));
+        assertThat(card.total()).isEmpty();
+        assertThat(card.isOut()).isFalse();
+    }
+
+    @Test
+    void threeMissesEndTheDay() {
+        Attempt miss = new Attempt(kg("160"), Outcome.MISSED);
+        ScoreCard card = new ScoreCard(RULES, Map.of(Lift.SQUAT, List.of(miss, miss, miss)));
+
+        assertThat(card.isOut()).isTrue();
+        assertThat(card.soFar()).isEmpty();
     }
 }

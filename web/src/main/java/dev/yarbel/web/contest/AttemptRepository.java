@@ -22,14 +22,15 @@ interface AttemptRepository extends Repository<AttemptEntity, Long> {
             order by a.number""")
     List<AttemptEntity> at(long clubId, long entryId, Lift lift);
 
-    /** Names a load; one that was named before is changed, as long as it was not lifted. */
+    /** Names a load; one that was named before is changed, as long as it was not lifted, and was not named later. */
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into contest_attempt (club_id, entry_id, lift, number, load, said_at, said_by)
             values (:clubId, :entryId, :lift, :number, :load, :at, :by)
             on conflict (entry_id, lift, number) do update
             set changes = contest_attempt.changes + 1, load = excluded.load, said_at = excluded.said_at, said_by = excluded.said_by
-            where contest_attempt.outcome is null and contest_attempt.load <> excluded.load""")
+            where contest_attempt.outcome is null and contest_attempt.load <> excluded.load
+            and contest_attempt.said_at <= excluded.said_at""")
     int name(long clubId, long entryId, String lift, int number, BigDecimal load, Instant at, String by);
 
     /** Says what became of an attempt, or that it is still to be lifted. */

@@ -53,6 +53,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
      * @param least that may be named
      * @param until when the next is to be named; empty where nothing was lifted yet or it is named
      * @param toPass what the last lift must be made with to come before somebody; of the reader's own lifters
+     * @param outlook what the day may come to from here, of the reader's own lifters at the lift under way
      * @param changesLeft how often the named load may still be changed; empty where the rules do not count
      */
     record Card(
@@ -70,6 +71,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
             Optional<Instant> until,
             Optional<Integer> changesLeft,
             List<Rivals.ToPass> toPass,
+            Optional<EntryView.Told> outlook,
             boolean out,
             Optional<AttemptEntity> last) {
 
@@ -163,9 +165,9 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                         attempt.number() == number && attempt.outcome().isEmpty())
                 .findFirst();
         Optional<DayStrength> day = card.isOut() ? Optional.empty() : made.day(entry);
-        Optional<Rung> advised = over
-                ? Optional.empty()
-                : day.flatMap(of -> advisor.next(of, card, entry.way(), Rivals.asked(made, entry), lift));
+        Optional<Advisor.Advised> advice =
+                day.map(of -> advisor.at(of, card, entry.way(), Rivals.asked(made, entry), lift));
+        Optional<Rung> advised = over ? Optional.empty() : advice.flatMap(Advisor.Advised::next);
         Optional<Long> chance = named.isPresent()
                 ? day.map(of -> percent(card.told(of, lift)
                         .form(lift)
@@ -192,6 +194,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                         : last.map(done -> done.saidAt().plus(rules.toName())),
                 named.flatMap(attempt -> changesLeft(rules, lift, attempt)),
                 mine ? Rivals.toPass(made, entry, lift) : List.of(),
+                advice.flatMap(Advisor.Advised::outlook).map(EntryView.Told::of),
                 card.isOut(),
                 last);
     }

@@ -7,6 +7,7 @@ import dev.yarbel.core.contest.DayStrength;
 import dev.yarbel.core.contest.LiftForm;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.contest.Rung;
+import dev.yarbel.core.contest.ScoreCard;
 import dev.yarbel.core.contest.UsualShares;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -135,7 +136,8 @@ record EntryView(
                     heaviest.filter(done -> !done.isLessThan(opener.load())).isEmpty()));
             subtotal = subtotal.plus(opener.then().get(Outcome.EASY).load());
         }
-        DayOutlook outlook = DayOutlook.of(advice, day, rules, Map.of(), entry.asked());
+        ScoreCard fresh = new ScoreCard(rules, Map.of());
+        DayOutlook outlook = DayOutlook.of(advice, day, fresh, rules.lifts().get(0), entry.asked());
         boolean isUsual = entry.way() == Way.SHARES || otherwise;
         return new EntryView(
                 ladders,
@@ -143,8 +145,12 @@ record EntryView(
                 Optional.of(Told.of(outlook)),
                 isUsual
                         ? Optional.empty()
-                        : Optional.of(Told.of(
-                                DayOutlook.of(new UsualShares(day, rules), day, rules, Map.of(), entry.asked()))),
+                        : Optional.of(Told.of(DayOutlook.of(
+                                new UsualShares(day, rules),
+                                day,
+                                fresh,
+                                rules.lifts().get(0),
+                                entry.asked()))),
                 known.rehearsed(),
                 contest.on()
                         .filter(on -> !on.isAfter(known.plan().today().plusWeeks(NEAR_WEEKS)))

@@ -66,8 +66,13 @@ final class Rivals {
                 .isPresent();
     }
 
-    /** What the last lift must be made with to come before somebody with their total. */
-    record ToPass(EntryEntity other, Mass total, Mass load) {}
+    /**
+     * What the last lift must be made with to come before somebody.
+     *
+     * @param total of theirs
+     * @param expected whether it is only expected of them
+     */
+    record ToPass(EntryEntity other, Mass total, boolean expected, Mass load) {}
 
     /** Whom a lifter may still pass by their last lift, the lightest load first; nobody at another lift. */
     static List<ToPass> toPass(DayView.Made made, EntryEntity of, Lift lift) {
@@ -83,7 +88,10 @@ final class Rivals {
                         .map(rival -> new ToPass(
                                 other,
                                 rival.total(),
+                                !rival.doubt().isZero(),
                                 Placed.toPass(rules, card.subtotal(lift), rival.total(), isLighter(of, other)))))
+                // behind already, whatever is lifted
+                .filter(pass -> pass.load.isGreaterThan(rules.step()))
                 .filter(pass -> best.filter(done -> !done.isLessThan(pass.load)).isEmpty())
                 .sorted(Comparator.comparing(ToPass::load))
                 .toList();

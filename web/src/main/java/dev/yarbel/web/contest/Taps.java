@@ -49,7 +49,7 @@ class Taps {
     }
 
     /**
-     * Names the load of an attempt that is still to be lifted.
+     * Names the load of an attempt that is still to be lifted; what was named later than this was said stays.
      *
      * @param confirmed whether a load between the steps is meant, as for a record
      * @throws UnreadableException when it cannot be called
@@ -102,8 +102,8 @@ class Taps {
         if (now.equals(Optional.of(outcome))) {
             return;
         }
-        boolean conflict =
-                now.isPresent() && !now.equals(known) && !there.saidBy().equals(who.personName());
+        // two phones may be one person's
+        boolean conflict = now.isPresent() && !now.equals(known);
         boolean late = conflict && at.isBefore(there.saidAt());
         Outcome stands = late ? now.get() : outcome;
         Outcome other = !conflict ? null : late ? outcome : now.get();

@@ -173,7 +173,8 @@ record WarmUpView(
         ScoreCard card = made.card(entry);
         return made.day(entry)
                 .filter(day -> !card.isOut())
-                .flatMap(day -> advisor.next(day, card, entry.way(), Rivals.asked(made, entry), lift))
+                .flatMap(day -> advisor.at(day, card, entry.way(), Rivals.asked(made, entry), lift)
+                        .next())
                 .map(Rung::load);
     }
 
