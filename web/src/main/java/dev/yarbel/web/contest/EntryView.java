@@ -91,7 +91,7 @@ record EntryView(
                     kg(outlook.average()),
                     Math.round(outlook.allMade() * HUNDRED),
                     out < TENTHS_UNDER
-                            ? "0.1"
+                            ? "< 0.1"
                             : BigDecimal.valueOf(Math.round(out * 10), 1).toPlainString(),
                     outlook.reached().map(share -> Math.round(share * HUNDRED)));
         }

@@ -338,6 +338,32 @@ class TapsTest {
         assertThat(lookAt("/day?lift=bench-press").select(".topass")).isEmpty();
     }
 
+    /** From here: what was made counts, and what hardly ever happens is not said to. */
+    @Test
+    void theDaySaysWhatItMayBringFromHere() throws Exception {
+        for (String lift : List.of("squat", "bench-press", "deadlift")) {
+            String load = lift.equals("squat") ? "190" : lift.equals("deadlift") ? "230" : "125";
+            MockHttpServletRequestBuilder max = post(club.url("/book/lifts/" + lift + "/max"))
+                    .with(club.asCoach())
+                    .with(csrf())
+                    .param("kind", "CONTEST")
+                    .param("load", load)
+                    .param("on", "2026-03-01");
+            assertThat(mvc.perform(max).andReturn().getResponse().getStatus()).isEqualTo(302);
+        }
+        lookAt("/entries/" + entry);
+        for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT)) {
+            Taps.Which which = new Taps.Which(entry, lift, 1, Optional.empty());
+            taps.name(club.coach, contest, which, kg("80"), false);
+            taps.say(club.coach, contest, which, Outcome.EASY, Optional.empty());
+        }
+
+        assertThat(lookAt("/day?lift=deadlift").select(".card.mine").text())
+                .contains("The day may bring")
+                .contains("< 0.1 % without a total");
+        assertThat(lookAt("/day?lift=squat").select(".card.mine").text()).doesNotContain("The day may bring");
+    }
+
     /** A mock contest has a fourth attempt, which counts for no total. */
     @Test
     void aFourthAttemptIsOfferedWhereTheRulesHaveIt() throws Exception {
