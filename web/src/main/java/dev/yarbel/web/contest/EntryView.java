@@ -70,6 +70,7 @@ record EntryView(
      * What a day may come to, in words' figures.
      *
      * @param low and the others in kg; empty where nobody ends with a total
+     * @param hardly whether being out is rarer than is said
      */
     record Told(
             Optional<Mass> low,
@@ -77,6 +78,7 @@ record EntryView(
             Optional<Mass> high,
             Mass average,
             long allMade,
+            boolean hardly,
             String out,
             Optional<Long> reached) {
 
@@ -90,8 +92,9 @@ record EntryView(
                     outlook.total().map(range -> kg(range.high())),
                     kg(outlook.average()),
                     Math.round(outlook.allMade() * HUNDRED),
+                    out < TENTHS_UNDER,
                     out < TENTHS_UNDER
-                            ? "< 0.1"
+                            ? "0.1"
                             : BigDecimal.valueOf(Math.round(out * 10), 1).toPlainString(),
                     outlook.reached().map(share -> Math.round(share * HUNDRED)));
         }
