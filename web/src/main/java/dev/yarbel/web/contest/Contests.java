@@ -92,7 +92,7 @@ class Contests {
         return contest.id();
     }
 
-    /** What is set of it changes; what was believed of the day is found anew for another one. */
+    /** What is set of it changes. What is believed of the day is found anew with the next session or look at an entry. */
     public void change(Person coach, long id, ContestEntity.Set to) {
         ContestEntity contest = contest(coach, id);
         ContestEntity.Set before = contest.set();

@@ -1,7 +1,6 @@
 package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.ContestRules;
-import dev.yarbel.core.contest.Points;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.page.FormState;
@@ -158,7 +157,6 @@ class ContestsController {
                         mine.stream()
                                 .filter(card -> !entered.contains(card.id()))
                                 .toList())
-                .addObject("formulas", Points.of(contest.rules().benchOnly()))
                 .addObject("state", state);
     }
 
