@@ -10,6 +10,16 @@ import java.util.Optional;
  */
 public interface CallRule {
 
+    /** What a rule looks at. */
+    enum Scope {
+        /** A lift after a session. */
+        LIFT,
+        /** All of a lifter's training after a session. */
+        TRAINING,
+        /** A contest that a plan leads to, whatever was lifted. */
+        CONTEST
+    }
+
     /** What it is kept under and its words are found by: lower case with hyphens, never changed. */
     String key();
 
@@ -26,9 +36,9 @@ public interface CallRule {
         return urgency() == Urgency.NEWS;
     }
 
-    /** Whether it looks at a lifter's training as a whole, and not at a lift. */
-    default boolean isOfWhole() {
-        return false;
+    /** What it looks at. */
+    default Scope scope() {
+        return Scope.LIFT;
     }
 
     /** Whether a coach may switch it off. */

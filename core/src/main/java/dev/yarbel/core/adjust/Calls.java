@@ -13,6 +13,7 @@ public final class Calls {
             new AcheCleared(),
             new UnitSlip(),
             new BarLeftOut(),
+            new ContestMoved(),
             new BackFromBreak(),
             new MissedOutright(),
             new MissedReps(),
@@ -52,7 +53,7 @@ public final class Calls {
      */
     public List<Finding> look(Subject subject, Tuning tuning) {
         return rules.stream()
-                .filter(rule -> tuning.isOn(rule) && rule.isOfWhole() == subject.isWhole())
+                .filter(rule -> tuning.isOn(rule) && rule.scope() == subject.scope())
                 .sorted(Comparator.comparing(CallRule::urgency))
                 .flatMap(rule -> rule.look(subject, tuning.threshold(rule)).stream())
                 .filter(finding -> !subject.hurts() || !finding.proposal().raises())

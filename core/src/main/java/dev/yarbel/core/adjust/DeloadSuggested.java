@@ -32,8 +32,8 @@ final class DeloadSuggested implements CallRule {
     }
 
     @Override
-    public boolean isOfWhole() {
-        return true;
+    public Scope scope() {
+        return Scope.TRAINING;
     }
 
     @Override

@@ -35,6 +35,8 @@ public sealed interface Evidence {
         T tired(Tired evidence);
 
         T healed(Healed evidence);
+
+        T contestElsewhere(ContestElsewhere evidence);
     }
 
     <T> T accept(Visitor<T> visitor);
@@ -167,6 +169,15 @@ public sealed interface Evidence {
         @Override
         public <T> T accept(Visitor<T> visitor) {
             return visitor.healed(this);
+        }
+    }
+
+    /** A contest is on another day than the plan leads to, or on none. */
+    record ContestElsewhere(ContestSeen contest) implements Evidence {
+
+        @Override
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.contestElsewhere(this);
         }
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.core.adjust;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Part;
@@ -38,13 +39,16 @@ public record LoadChange(
      * Everything of a plan still ahead that comes out differently, in order of dates: of the lift decided on, of variations that
      * take their numbers from it, and of every session that goes on from one of these.
      *
-     * @param then what the block comes to after the decision; its weeks are the same
+     * @param other the block after the decision: its days are the same, its weeks may be more or fewer
+     * @param then what it comes to
      */
-    static List<LoadChange> between(PlanAhead plan, Projection then) {
+    static List<LoadChange> between(PlanAhead plan, Block other, Projection then) {
         List<LoadChange> changes = new ArrayList<>();
-        for (PlanAhead.DayAhead ahead : plan.daysAhead()) {
-            Map<Place, Planned> before = planned(plan.projection(), ahead);
-            Map<Place, Planned> after = planned(then, ahead);
+        Block longer = other.weeks() > plan.block().weeks() ? other : plan.block();
+        for (PlanAhead.DayAhead ahead : plan.daysAhead(longer)) {
+            Map<Place, Planned> before =
+                    ahead.week() < plan.block().weeks() ? planned(plan.projection(), ahead) : Map.of();
+            Map<Place, Planned> after = ahead.week() < other.weeks() ? planned(then, ahead) : Map.of();
             Set<Place> places = new LinkedHashSet<>(before.keySet());
             places.addAll(after.keySet());
             for (Place place : places) {

@@ -25,8 +25,23 @@ public record PlanAhead(
     /** A day of the block that is still to come, its place and week counted from 0. */
     public record DayAhead(int day, int week, LocalDate date) {}
 
+    /** The first week, from 0, that has not begun and that nothing was logged in. */
+    int firstOpenWeek() {
+        return Math.max(block.weeksBegun(today), lifted.firstOpenWeek());
+    }
+
+    /** What another block of the same days comes to. */
+    Projection projected(Block other) {
+        return Projection.of(other, resolver, log);
+    }
+
     /** The days from today on that nothing was logged on, in order of dates: one that has begun stays as it stood. */
     public List<DayAhead> daysAhead() {
+        return daysAhead(block);
+    }
+
+    /** The same of another block of the same days. */
+    List<DayAhead> daysAhead(Block block) {
         List<DayAhead> ahead = new ArrayList<>();
         for (int week = 0; week < block.weeks(); week++) {
             for (int day : block.daysByDate()) {
@@ -56,11 +71,11 @@ public record PlanAhead(
 
     /** Every load that comes out differently by other numbers or kit, from today on, on days not yet finished. */
     public List<LoadChange> changes(Resolver other) {
-        return LoadChange.between(this, Projection.of(block, other, log));
+        return LoadChange.between(this, block, Projection.of(block, other, log));
     }
 
-    /** Everything that is asked for differently by another block of the same weeks, from today on, on days not yet finished. */
+    /** Everything that is asked for differently by another block of the same days, from today on, on days not yet finished. */
     public List<LoadChange> changes(Block other) {
-        return LoadChange.between(this, Projection.of(other, resolver, log));
+        return LoadChange.between(this, other, projected(other));
     }
 }

@@ -8,7 +8,7 @@ import java.util.function.Supplier;
 
 /** A proposal to write something else into the lifter's block: one edit of it, which can be taken back. */
 public sealed interface PlanChange extends Proposal
-        permits NextLoads, SwapLift, DeloadWeek, ReturnLadder, AddAssistance {
+        permits NextLoads, SwapLift, DeloadWeek, ReturnLadder, AddAssistance, Replan {
 
     /**
      * The edit.

@@ -26,6 +26,8 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
         T returnLadder(ReturnLadder proposal);
 
         T addAssistance(AddAssistance proposal);
+
+        T replan(Replan proposal);
     }
 
     <T> T accept(Visitor<T> visitor);
@@ -47,6 +49,11 @@ public sealed interface Proposal permits MoveWorkingMax, Hold, FollowLaw, AskLif
 
     /** Every load still ahead that it would change, in order of dates; none where all stays as it is planned. */
     default List<LoadChange> changes(PlanAhead plan) {
+        return List.of();
+    }
+
+    /** The weeks that are not over as they are beside as they would be; none where it moves no weeks. */
+    default List<WeekBeside> weeks(PlanAhead plan) {
         return List.of();
     }
 }

@@ -15,12 +15,13 @@ import java.util.stream.IntStream;
 /**
  * What a rule looks at: one lifter in one lift after one session, or in all of their training.
  *
- * @param lift {@link #WHOLE} for all of it
+ * @param lift {@link #WHOLE} for all of it, {@link #CONTEST} for a contest
  * @param plan the lifter's block as it stands
- * @param sessions what was finished so far, oldest first; the last one gave cause to look, and none after it is known
+ * @param sessions what was finished so far, oldest first; the last one gave cause to look, and none after it is known; none where a contest did
  * @param aches those open that the lift loads
  * @param healed those cleared lately that the lift loads
  * @param readiness what tells of fatigue, where all of the training is looked at
+ * @param contest what became of a contest, where that gave cause to look and no session did
  */
 public record Subject(
         Lift lift,
@@ -29,10 +30,14 @@ public record Subject(
         List<SeenSession> sessions,
         List<Ache> aches,
         List<HealedAche> healed,
-        Optional<Readiness> readiness) {
+        Optional<Readiness> readiness,
+        Optional<ContestSeen> contest) {
 
     /** Stands in the place of a lift where a lifter's training as a whole is looked at. */
     public static final Lift WHOLE = new Lift("whole-training");
+
+    /** Stands in the place of a lift where a contest is looked at. */
+    public static final Lift CONTEST = new Lift("contest-day");
 
     private static final int WEEKS_IN_A_ROW = 4;
 
@@ -47,6 +52,9 @@ public record Subject(
     public record Known(
             Optional<Mass> workingMax, Optional<MaxEstimate> estimate, Percent share, Caps caps, boolean setDown) {
 
+        /** Of somebody who is looked at apart from any lift. */
+        static final Known NOTHING = new Known(Optional.empty(), Optional.empty(), Percent.HUNDRED, Caps.USUAL, false);
+
         /** Where the working max would stand: the coach's share of the estimate; empty where nothing was lifted for it. */
         public Optional<Mass> target() {
             return estimate.filter(known -> !known.movements().isEmpty())
@@ -58,29 +66,38 @@ public record Subject(
         sessions = List.copyOf(sessions);
         aches = List.copyOf(aches);
         healed = List.copyOf(healed);
-        if (sessions.isEmpty()) {
+        if (sessions.isEmpty() && contest.isEmpty()) {
             throw new IllegalArgumentException("a session gave cause to look");
         }
     }
 
     /** One lifter in one lift. */
     public Subject(Lift lift, Known known, PlanAhead plan, List<SeenSession> sessions, List<Ache> aches) {
-        this(lift, known, plan, sessions, aches, List.of(), Optional.empty());
+        this(lift, known, plan, sessions, aches, List.of(), Optional.empty(), Optional.empty());
+    }
+
+    /** A contest of a lifter's, beside their plan. */
+    public static Subject of(ContestSeen contest, PlanAhead plan) {
+        return new Subject(
+                CONTEST, Known.NOTHING, plan, List.of(), List.of(), List.of(), Optional.empty(), Optional.of(contest));
     }
 
     /** The same with what tells of fatigue. */
     public Subject with(Readiness tired) {
-        return new Subject(lift, known, plan, sessions, aches, healed, Optional.of(tired));
+        return new Subject(lift, known, plan, sessions, aches, healed, Optional.of(tired), contest);
     }
 
     /** The same with aches that were cleared lately. */
     public Subject healed(List<HealedAche> cleared) {
-        return new Subject(lift, known, plan, sessions, aches, cleared, readiness);
+        return new Subject(lift, known, plan, sessions, aches, cleared, readiness, contest);
     }
 
-    /** Whether all of the training is looked at. */
-    boolean isWhole() {
-        return lift.equals(WHOLE);
+    /** What is looked at. */
+    CallRule.Scope scope() {
+        if (contest.isPresent()) {
+            return CallRule.Scope.CONTEST;
+        }
+        return lift.equals(WHOLE) ? CallRule.Scope.TRAINING : CallRule.Scope.LIFT;
     }
 
     /** The session that gave cause to look. */
@@ -122,6 +139,6 @@ public record Subject(
 
     /** Whether something hurts that the lift loads, or hurt in the session. */
     public boolean hurts() {
-        return session().pain().isPresent() || !aches.isEmpty();
+        return !sessions.isEmpty() && session().pain().isPresent() || !aches.isEmpty();
     }
 }

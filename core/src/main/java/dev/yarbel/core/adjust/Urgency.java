@@ -9,6 +9,8 @@ public enum Urgency {
     PAIN,
     /** What was logged may be a slip of the pen: whatever else it says waits. */
     DOUBTFUL,
+    /** The contest that a plan leads to is on another day. */
+    CONTEST,
     /** Repetitions were missed, or the lifter is back from a time away, which explains them. */
     MISSED,
     /** Ratings left their target. */

@@ -1,6 +1,7 @@
 package dev.yarbel.core.block;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -112,6 +113,12 @@ public record Block(
         return start.plusWeeks(weeks()).minusDays(1);
     }
 
+    /** How many of its weeks have begun before a day; one that begins on the day has not. As many as there are, and more after it. */
+    public int weeksBegun(LocalDate day) {
+        long days = ChronoUnit.DAYS.between(start, day);
+        return days <= 0 ? 0 : (int) ((days + 6) / 7);
+    }
+
     /** Whether nothing is asked for in a week. */
     public boolean isGap(int week) {
         return slots().noneMatch(slot -> slot.doses().get(week).isPresent());
@@ -169,6 +176,11 @@ public record Block(
     /** The same block with other days and weeks. */
     public Block with(List<TrainingDay> others, List<BlockWeek> weeks) {
         return new Block(name, start, others, weeks, contest);
+    }
+
+    /** The same block without the weeks after one of them, counted from 0. */
+    public Block upTo(int week) {
+        return withSlots(slot -> slot.with(slot.doses().subList(0, week + 1)), shape.subList(0, week + 1));
     }
 
     /** The same block with each slot exchanged for another. */

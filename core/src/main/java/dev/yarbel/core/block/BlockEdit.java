@@ -61,6 +61,22 @@ public sealed interface BlockEdit
     }
 
     /**
+     * The edit that makes one block of another with the same days and slots, and more or fewer weeks: those are put in or taken away where the
+     * two part.
+     *
+     * @param open the first week, from 0, that may go or move
+     */
+    static BlockEdit between(Block from, Block to, int open) {
+        List<BlockEdit> edits = WeekEdit.between(from, to, open);
+        Block level = from;
+        for (BlockEdit edit : edits) {
+            level = edit.apply(level, Lifted.NOTHING).block();
+        }
+        edits.add(between(level, to));
+        return edits.size() == 1 ? edits.get(0) : new Several(edits);
+    }
+
+    /**
      * The edit that makes one block of another with the same days, slots and number of weeks: their doses, what the weeks are
      * for, name and contest.
      */

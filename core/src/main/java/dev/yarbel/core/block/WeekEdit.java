@@ -156,6 +156,26 @@ public sealed interface WeekEdit extends BlockEdit {
         }
     }
 
+    /** The weeks that one block has more than another, put in or taken away one by one where the two part, and not before a week. */
+    static List<BlockEdit> between(Block from, Block to, int open) {
+        int at = open;
+        while (at < Math.min(from.weeks(), to.weeks())
+                && from.shape().get(at).equals(to.shape().get(at))
+                && doses(from, at).equals(doses(to, at))) {
+            at++;
+        }
+        List<BlockEdit> edits = new ArrayList<>();
+        for (int more = from.weeks(); more < to.weeks(); more++) {
+            int week = at + more - from.weeks();
+            edits.add(new Insert(week, to.shape().get(week), doses(to, week)));
+        }
+        for (int fewer = to.weeks(); fewer < from.weeks(); fewer++) {
+            int week = at + fewer - to.weeks();
+            edits.add(new Remove(at, from.shape().get(week), doses(from, week)));
+        }
+        return edits;
+    }
+
     /** The doses of a week by slot. */
     private static Map<SlotId, Dose> doses(Block block, int week) {
         Map<SlotId, Dose> doses = new TreeMap<>();

@@ -17,9 +17,6 @@ import java.util.stream.Stream;
 /** Looks over how a plan leads to a contest: its own, or one that another block of the lifter has. */
 final class ContestReview {
 
-    /** Sets of the last two weeks as a share of the two before them, up to which they count as shaped; ours. */
-    private static final double SHAPED = 0.75;
-
     private static final Percent CLOSE = Percent.of(80);
 
     private final Reviewed plan;
@@ -116,7 +113,7 @@ final class ContestReview {
             }
         }
         boolean comparable = taper.daysOut(plan.block().start()) >= 2 * Taper.DAYS;
-        return tooLate || comparable && last > before * SHAPED;
+        return tooLate || comparable && last > before * Taper.SHAPED;
     }
 
     /** The week itself; for a deload the last week before it that is none, as its volume says nothing of what is trained. */

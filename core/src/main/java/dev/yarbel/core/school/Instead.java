@@ -3,12 +3,12 @@ package dev.yarbel.core.school;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Lifted;
-import dev.yarbel.core.block.Phase;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.AnotherDay;
 import dev.yarbel.core.shape.Deload;
 import dev.yarbel.core.shape.Taper;
 import java.time.DayOfWeek;
@@ -42,9 +42,8 @@ public sealed interface Instead {
         /** As it stands by what was lifted, and by the day: no week that has begun is written otherwise. */
         public static Standing of(
                 Block block, Lifted lifted, Resolver resolver, BlockRequest.Steps steps, Means means, LocalDate today) {
-            long begun = ChronoUnit.DAYS.between(block.start(), today);
-            int thisWeek = begun <= 0 ? 0 : (int) (begun + WEEK - 1) / WEEK;
-            return new Standing(block, Math.max(thisWeek, lifted.firstOpenWeek()), resolver, steps, means);
+            return new Standing(
+                    block, Math.max(block.weeksBegun(today), lifted.firstOpenWeek()), resolver, steps, means);
         }
 
         private static final int WEEK = 7;
@@ -120,83 +119,39 @@ public sealed interface Instead {
     }
 
     /**
-     * The contest lies so many weeks ahead. Further than the block leads: its next training week is held until then, and then it goes on as
-     * it was written. Nearer: its next weeks are cut. A block that leads to a contest is shaped for it already and keeps its last weeks; what it has after the day is
-     * left out. Of any other the last two weeks are shaped for the Saturday of its new last week.
+     * The contest lies so many weeks ahead, as {@link AnotherDay} has it. A block that leads to one already keeps its last weeks; what it has after
+     * the day is left out. Of any other the last weeks are shaped for the Saturday of its new last week.
      *
      * @param weeks from the first one that may be written otherwise to the one of the contest, 1 or more
      */
     record ContestIn(int weeks) implements Instead {
 
-        /** Strength is not held for longer than so without an easy week (the usual length, common practice, no source). */
-        private static final int HELD = 6;
-
         @Override
         public Optional<Block> of(Standing standing) {
-            Optional<LocalDate> leadsTo = standing.block().contest().filter(day -> isShapedFor(day, standing));
-            int end = leadsTo.map(day -> Math.min(standing.block().weeks(), standing.week(day) + 1))
-                    .orElse(standing.block().weeks());
-            int ahead = end - standing.from();
-            if (ahead < 1 || standing.from() + weeks > Block.MOST_WEEKS) {
+            Block block = standing.block();
+            int last = standing.from() + weeks - 1;
+            if (standing.ahead() < 1 || last >= Block.MOST_WEEKS) {
                 return Optional.empty();
             }
-            List<Integer> order =
-                    new ArrayList<>(IntStream.range(0, standing.from()).boxed().toList());
-            int held = Math.max(0, weeks - ahead);
-            order.addAll(Collections.nCopies(held, next(standing)));
-            IntStream.range(standing.from() + Math.max(0, ahead - weeks), end).forEach(order::add);
-            Block reordered = held(standing, order, held);
-            return Optional.of(leadsTo.map(day -> reordered.toward(Optional.of(day.plusWeeks((long) weeks - ahead))))
-                    .orElseGet(() -> shaped(reordered, standing)));
+            Optional<LocalDate> leadsTo = block.contest().filter(day -> isShapedFor(day, standing));
+            LocalDate day = leadsTo.map(led -> led.plusWeeks(last - Math.min(standing.week(led), block.weeks() - 1L)))
+                    .orElseGet(
+                            () -> block.start().plusWeeks(last).with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY)));
+            return new AnotherDay(
+                            block.toward(leadsTo),
+                            standing.from(),
+                            Optional.of(day),
+                            AnotherDay.Way.AT_ONCE,
+                            standing.resolver().catalogue(),
+                            standing.resolver()::numbers)
+                    .of((at, week) -> week < standing.from())
+                    .map(other -> other.upTo(last));
         }
 
         /** Whether a contest lies where the block's last weeks can have been shaped for it. */
         private static boolean isShapedFor(LocalDate day, Standing standing) {
             return standing.week(day) >= standing.from()
                     && !day.isAfter(standing.block().end().plusDays(Taper.DAYS));
-        }
-
-        /** The next week that is trained. */
-        private static int next(Standing standing) {
-            return IntStream.range(standing.from(), standing.block().weeks())
-                    .filter(week ->
-                            !standing.shape(week).deload() && !standing.block().isGap(week))
-                    .findFirst()
-                    .orElse(standing.from());
-        }
-
-        private static Block shaped(Block block, Standing standing) {
-            LocalDate day = block.end().minusDays(6).with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY));
-            return new Taper(day, standing.resolver().catalogue(), standing.resolver()::numbers)
-                    .over(block, (at, week) -> week < standing.from());
-        }
-
-        /** The weeks in another order, those that are held for saying so, and every seventh of them easy. */
-        private static Block held(Standing standing, List<Integer> order, int held) {
-            int from = standing.from();
-            List<BlockWeek> shape = new ArrayList<>();
-            for (int week = 0; week < order.size(); week++) {
-                BlockWeek as = standing.shape(order.get(week));
-                boolean isHeld = week >= from && week < from + held;
-                shape.add(isHeld ? new BlockWeek(Phase.HOLD, isEasy(week - from)) : as);
-            }
-            return standing.block()
-                    .withSlots(
-                            slot -> slot.with(IntStream.range(0, order.size())
-                                    .mapToObj(week -> {
-                                        Optional<Dose> dose = slot.dose(order.get(week));
-                                        return week >= from && week < from + held && isEasy(week - from)
-                                                ? dose.flatMap(asked -> Deload.HALF_SETS.of(
-                                                        asked,
-                                                        standing.resolver().numbers(slot.lift())))
-                                                : dose;
-                                    })
-                                    .toList()),
-                            shape);
-        }
-
-        private static boolean isEasy(int week) {
-            return week % (HELD + 1) == HELD;
         }
     }
 

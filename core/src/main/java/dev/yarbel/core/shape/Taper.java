@@ -66,6 +66,9 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
     private static final Percent LIGHT_RUN = Percent.of(60);
     private static final Percent OF_LAST = Percent.of(80);
     private static final Percent NEARLY_LAST = Percent.of(90);
+    /** Sets of the last two weeks as a share of the two before them, up to which they count as shaped; ours. */
+    public static final double SHAPED = 0.75;
+
     private static final int VERY_NEAR = 4;
     private static final int MOST_REPS = 3;
     private static final Length TEN_METRES = Length.ofCm(1000);
@@ -333,7 +336,50 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                 .isPresent();
     }
 
+    // ---- days that were shaped already
+
+    /** A dose of a day that was shaped before the contest moved a little: only what now stands too near to it changes. */
+    private Optional<Dose> near(Lift lift, Dose dose, LocalDate on, boolean stands) {
+        int out = daysOut(on);
+        if (!shapes(on) || out < LAST_SESSION && out >= 0 || !isKept(lift, stands)) {
+            return of(lift, dose, on, stands);
+        }
+        boolean tooNear = out < lastHeavy(lift, catalogue).orElse(DAYS);
+        return tooNear && isHeavy(dose, numbers.apply(lift)) ? of(lift, dose, on, stands) : Optional.of(dose);
+    }
+
+    /** Whether a block leads to the contest and was shaped for it: its volume comes down, and nothing stands on the last days. */
+    public boolean hasShaped(Block block) {
+        int last = 0;
+        int before = 0;
+        for (int day = 0; day < block.days().size(); day++) {
+            for (int week = 0; week < block.weeks(); week++) {
+                int out = daysOut(block.date(day, week));
+                int sets = 0;
+                for (Slot slot : block.days().get(day).slots()) {
+                    sets += slot.dose(week).map(Dose::sets).orElse(0);
+                }
+                if (sets > 0 && out >= 0 && out < LAST_SESSION) {
+                    return false;
+                }
+                last += out >= 0 && out <= DAYS ? sets : 0;
+                before += out > DAYS && out <= 2 * DAYS ? sets : 0;
+            }
+        }
+        return block.contest().filter(contest::equals).isPresent() && last <= before * SHAPED;
+    }
+
     // ---- a whole block
+
+    /**
+     * A block that was shaped for a contest which moved a little since: what stands too near to it now goes or becomes light, and nothing is
+     * made less a second time.
+     *
+     * @param stays whether a day of a week, both from 0, is left as it is
+     */
+    public Block again(Block block, BiPredicate<Integer, Integer> stays) {
+        return over(block, stays, this::near);
+    }
 
     /**
      * A block with the weeks around the contest shaped for it; the week after it becomes a deload.
@@ -341,6 +387,16 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
      * @param stays whether a day of a week, both from 0, is left as it is
      */
     public Block over(Block block, BiPredicate<Integer, Integer> stays) {
+        return over(block, stays, this::of);
+    }
+
+    /** What a day makes of a dose. */
+    private interface Shaped {
+
+        Optional<Dose> of(Lift lift, Dose dose, LocalDate on, boolean stands);
+    }
+
+    private Block over(Block block, BiPredicate<Integer, Integer> stays, Shaped shaped) {
         List<TrainingDay> days = new ArrayList<>();
         for (int day = 0; day < block.days().size(); day++) {
             TrainingDay training = block.days().get(day);
@@ -351,7 +407,7 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                     LocalDate on = block.date(day, week);
                     if (!stays.test(day, week)) {
                         boolean stands = stands(block, slot.lift(), week);
-                        doses.set(week, doses.get(week).flatMap(dose -> of(slot.lift(), dose, on, stands)));
+                        doses.set(week, doses.get(week).flatMap(dose -> shaped.of(slot.lift(), dose, on, stands)));
                     }
                 }
                 slots.add(slot.with(doses));

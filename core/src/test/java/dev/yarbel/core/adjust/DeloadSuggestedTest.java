@@ -41,8 +41,7 @@ class DeloadSuggestedTest {
 
     private static List<Finding> look(Readiness readiness, String threshold) {
         Subject one = scene().subject();
-        Subject whole = new Subject(
-                Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), List.of(), Optional.of(readiness));
+        Subject whole = new Subject(Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of()).with(readiness);
         return RULE.look(whole, new BigDecimal(threshold));
     }
 
@@ -80,8 +79,7 @@ class DeloadSuggestedTest {
         assertThat(new Calls(Calls.RULES).look(one.with(tired), Tuning.USUAL))
                 .extracting(Finding::rule)
                 .doesNotContain("deload-suggested");
-        Subject whole = new Subject(
-                Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of(), List.of(), Optional.of(tired));
+        Subject whole = new Subject(Subject.WHOLE, one.known(), one.plan(), one.sessions(), List.of()).with(tired);
         assertThat(new Calls(Calls.RULES).look(whole, Tuning.USUAL))
                 .extracting(Finding::rule)
                 .containsExactly("deload-suggested");

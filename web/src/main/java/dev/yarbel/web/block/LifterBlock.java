@@ -18,6 +18,7 @@ import dev.yarbel.core.session.AskedDay;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
+import dev.yarbel.core.shape.Peak;
 import dev.yarbel.core.shape.Taper;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.LifterRecord;
@@ -34,6 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -317,14 +319,19 @@ public record LifterBlock(
         return (int) Math.max(0, Math.min(block.weeks() - 1L, Math.floorDiv(days, 7)));
     }
 
-    /** The block with the weeks around a contest shaped for it, but for what was lifted; empty where it does not reach there. */
+    /**
+     * The block with the weeks before and after a contest shaped for it, but for what was lifted: singles and openers, then less, then light.
+     * One that was shaped for the day already is not made less again. Empty where it does not reach there.
+     */
     public Optional<Block> shapedFor(LocalDate contest) {
         if (!contest.isAfter(block.start()) || contest.isAfter(block.end().plusDays(Taper.DAYS))) {
             return Optional.empty();
         }
+        BiPredicate<Integer, Integer> stays = (day, week) ->
+                block.date(day, week).isBefore(today) || session(day, week).isPresent();
         Taper taper = new Taper(contest, standing.catalogue(), resolver::numbers);
-        return Optional.of(taper.over(
-                block, (day, week) -> isFinished(block.days().get(day).id(), week)));
+        Block peaked = new Peak(contest, standing.catalogue(), resolver::numbers).over(block, stays);
+        return Optional.of(taper.hasShaped(block) ? taper.again(peaked, stays) : taper.over(peaked, stays));
     }
 
     /** The block lifted beforehand; empty where nothing at all is known of the lifter. */

@@ -3,6 +3,7 @@ package dev.yarbel.web.calls;
 import dev.yarbel.core.adjust.Care;
 import dev.yarbel.core.adjust.Finding;
 import dev.yarbel.core.adjust.LoadChange;
+import dev.yarbel.core.adjust.WeekBeside;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -12,10 +13,12 @@ import java.util.UUID;
  * What is to be decided about a lift as things stand now.
  *
  * @param changes every load still ahead that it would change
+ * @param weeks what the weeks come to before and after, where whole weeks move
  * @param care what is said beside it, whatever is decided
  * @param others what else was seen of the lift, which weighs less
  */
-record Call(Finding finding, List<LoadChange> changes, Optional<Care> care, List<Finding> others) {
+record Call(
+        Finding finding, List<LoadChange> changes, List<WeekBeside> weeks, Optional<Care> care, List<Finding> others) {
 
     /** Says in one word what a coach was shown, so that an answer to something else can be told. */
     public String fingerprint() {

@@ -3,6 +3,7 @@ package dev.yarbel.web.calls;
 import dev.yarbel.core.adjust.Autopilot;
 import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Caps;
+import dev.yarbel.core.adjust.ContestSeen;
 import dev.yarbel.core.adjust.Finding;
 import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.adjust.SeenSession;
@@ -12,6 +13,8 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.contest.LifterContests;
+import dev.yarbel.web.roster.LifterCard;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,13 +25,23 @@ import org.springframework.stereotype.Component;
 class Findings {
 
     private final Calls calls = new Calls(Calls.RULES);
+    private final LifterContests contests;
+
+    Findings(LifterContests contests) {
+        this.contests = contests;
+    }
 
     /**
-     * What the rules find in a lift after a session, weightiest first, or in all of the training; nothing once the session is out of
-     * the log's reach.
+     * What the rules find in a lift after a session, weightiest first, or in all of the training, or in a contest; nothing once the session
+     * is out of the log's reach.
      */
-    List<Finding> look(LifterBlock block, Lift lift, long sessionId, Tuning tuning) {
-        List<SeenSession> seen = until(block, sessionId);
+    List<Finding> look(LifterBlock block, Lift lift, Cause cause, Tuning tuning) {
+        if (cause instanceof Cause.OfContest of) {
+            LifterCard lifter = block.lifter();
+            ContestSeen contest = contests.seen(lifter.clubId(), lifter.id(), of.id(), of.was(), block.today());
+            return calls.look(Subject.of(contest, ahead(block)), tuning);
+        }
+        List<SeenSession> seen = until(block, cause);
         if (seen.isEmpty()) {
             return List.of();
         }
@@ -41,6 +54,10 @@ class Findings {
     }
 
     /** The finished sessions up to one of them, oldest first; none where it is not among them. */
+    private static List<SeenSession> until(LifterBlock block, Cause cause) {
+        return cause.session().map(session -> until(block, session)).orElse(List.of());
+    }
+
     private static List<SeenSession> until(LifterBlock block, long sessionId) {
         List<SeenSession> seen = new ArrayList<>();
         for (SessionLog session : block.standing().log()) {
@@ -80,11 +97,11 @@ class Findings {
     }
 
     /** Whether something hurts that a lift loads, or hurt in a session. */
-    static boolean hurts(LifterBlock block, Lift lift, long sessionId) {
+    static boolean hurts(LifterBlock block, Lift lift, Cause cause) {
         return !block.lifter().aching(lift, block.standing().catalogue()).isEmpty()
                 || block.standing().log().stream()
-                        .anyMatch(session ->
-                                session.id() == sessionId && session.pain().isPresent());
+                        .anyMatch(session -> cause.session().equals(Optional.of(session.id()))
+                                && session.pain().isPresent());
     }
 
     static PlanAhead ahead(LifterBlock block) {

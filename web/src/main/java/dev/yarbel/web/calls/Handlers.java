@@ -8,6 +8,7 @@ import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.SwapLift;
@@ -25,16 +26,9 @@ import java.util.Optional;
 /**
  * Finds what a coach can do with each kind of proposal about a lifter.
  *
- * @param session the number of the session that gave cause
  */
 record Handlers(
-        Book book,
-        Blocks blocks,
-        Ledger ledger,
-        LifterQuestions questions,
-        Words words,
-        LifterBlock block,
-        long session)
+        Book book, Blocks blocks, Ledger ledger, LifterQuestions questions, Words words, LifterBlock block, Cause cause)
         implements Proposal.Visitor<Handling> {
 
     Handling of(Proposal proposal) {
@@ -92,5 +86,10 @@ record Handlers(
     @Override
     public Handling deloadWeek(DeloadWeek proposal) {
         return new PlanChanged(this, Subject.WHOLE, proposal);
+    }
+
+    @Override
+    public Handling replan(Replan proposal) {
+        return new Replanned(this, proposal);
     }
 }

@@ -34,9 +34,9 @@ class JudgedLater {
 
     private static final Logger LOG = LoggerFactory.getLogger(JudgedLater.class);
 
-    /** Those that call somebody to decide. */
+    /** Those that call somebody to decide; what follows a contest's new day says nothing of the answer. */
     private static final List<String> JUDGED = Calls.RULES.stream()
-            .filter(rule -> !rule.isQuiet())
+            .filter(rule -> !rule.isQuiet() && rule.scope() != CallRule.Scope.CONTEST)
             .map(CallRule::key)
             .toList();
 

@@ -28,7 +28,8 @@ record LifterAsked(Handlers handlers, AskLifter question) implements Handling {
 
     @Override
     public Optional<Long> take(Decision decision) {
-        handlers.questions().ask(decision.coach(), decision.lifter(), handlers.session(), question);
+        long session = handlers.cause().session().orElseThrow();
+        handlers.questions().ask(decision.coach(), decision.lifter(), session, question);
         return nothing().take(decision);
     }
 }

@@ -9,6 +9,7 @@ import dev.yarbel.core.adjust.Hold;
 import dev.yarbel.core.adjust.MoveWorkingMax;
 import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.SwapLift;
 
@@ -63,6 +64,11 @@ final class Names {
         public String healed(Evidence.Healed evidence) {
             return "healed";
         }
+
+        @Override
+        public String contestElsewhere(Evidence.ContestElsewhere evidence) {
+            return "contest-elsewhere";
+        }
     }
 
     static final class OfProposal implements Proposal.Visitor<String> {
@@ -110,6 +116,11 @@ final class Names {
         @Override
         public String addAssistance(AddAssistance proposal) {
             return "add-assistance";
+        }
+
+        @Override
+        public String replan(Replan proposal) {
+            return "replan";
         }
     }
 }

@@ -11,6 +11,7 @@ import dev.yarbel.core.adjust.NextLoads;
 import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.adjust.PlanChange;
 import dev.yarbel.core.adjust.Proposal;
+import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.SwapLift;
 import dev.yarbel.core.block.BlockEdit;
@@ -120,6 +121,11 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
                     .findFirst()
                     .flatMap(proposal::with)
                     .orElseThrow(() -> new UnreadableException("calls.error.lift").in("own")));
+        }
+
+        @Override
+        public Optional<? extends Proposal> replan(Replan proposal) {
+            return Optional.empty();
         }
 
         @Override

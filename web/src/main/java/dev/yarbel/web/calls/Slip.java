@@ -36,7 +36,9 @@ class Slip {
     private long clubId;
     private long lifterId;
     private Lift lift;
-    private long sessionId;
+    private Long sessionId;
+    private Long contestId;
+    private LocalDate contestWas;
 
     @Enumerated(EnumType.STRING)
     private Status status;
@@ -69,8 +71,10 @@ class Slip {
         return lift;
     }
 
-    long sessionId() {
-        return sessionId;
+    Cause cause() {
+        return sessionId == null
+                ? new Cause.OfContest(contestId, Optional.ofNullable(contestWas))
+                : new Cause.OfSession(sessionId);
     }
 
     Instant openedAt() {

@@ -25,7 +25,7 @@ record SlipLine(
         long id,
         LifterChooser.Choice lifter,
         Lift lift,
-        long sessionId,
+        Cause cause,
         String rule,
         String proposes,
         boolean raises,

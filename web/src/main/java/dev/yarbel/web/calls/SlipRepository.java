@@ -46,7 +46,7 @@ interface SlipRepository extends Repository<Slip, Long> {
 
     /** What was found in a lifter's sessions of some days, or answered in a time, and stands. */
     @NativeQuery("""
-            select slip.* from slip join training_session session on session.club_id = slip.club_id and session.id = slip.session_id
+            select slip.* from slip left join training_session session on session.club_id = slip.club_id and session.id = slip.session_id
             where slip.club_id = :clubId and slip.lifter_id = :lifterId
               and (session.held_on between :first and :last or slip.answered_at >= :from and slip.answered_at < :to)
               and slip.status not in ('OVERTAKEN', 'TAKEN_BACK') order by slip.opened_at, slip.id""")
@@ -78,6 +78,35 @@ interface SlipRepository extends Repository<Slip, Long> {
             select s from Slip s
             where s.clubId = :clubId and s.sessionId = :sessionId and s.lift = :lift and s.rule = :rule and s.status = 'OPEN'""")
     Optional<Slip> findOpenOf(long clubId, long sessionId, Lift lift, String rule);
+
+    /** Overtakes a lifter's open slips about their contests. */
+    @Modifying
+    @NativeQuery("""
+            update slip set status = 'OVERTAKEN', answered_at = :now
+            where club_id = :clubId and lifter_id = :lifterId and contest_id is not null and status = 'OPEN'""")
+    int overtakeContests(long clubId, long lifterId, Instant now);
+
+    @Query("""
+            select s from Slip s
+            where s.clubId = :clubId and s.lifterId = :lifterId and s.contestId = :contestId and s.status = 'OPEN'""")
+    Optional<Slip> findOpenOfContest(long clubId, long lifterId, long contestId);
+
+    /** Opens a slip about a contest, unless one of the lifter's is open. */
+    @Modifying
+    @NativeQuery("""
+            insert into slip
+              (club_id, lifter_id, lift, contest_id, contest_was, status, opened_at, rule, proposes, raises, size)
+            values (:clubId, :lifterId, :lift, :contestId, cast(:was as date), 'OPEN', :now, :rule, :proposes, false, 0)
+            on conflict do nothing""")
+    int openOfContest(
+            long clubId,
+            long lifterId,
+            String lift,
+            long contestId,
+            LocalDate was,
+            Instant now,
+            String rule,
+            String proposes);
 
     /** Opens a slip unless this session gave one by this rule already or the lift has one open. */
     @Modifying

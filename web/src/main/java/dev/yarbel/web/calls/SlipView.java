@@ -22,7 +22,7 @@ record SlipView(long id, Lift lift, LifterBlock plan, Optional<Place> session, O
 
     static SlipView of(SlipLine line, LifterBlock plan, Optional<Call> call) {
         Optional<Place> place = plan.standing().log().stream()
-                .filter(session -> session.id() == line.sessionId())
+                .filter(session -> line.cause().session().equals(Optional.of(session.id())))
                 .flatMap(session -> session.planned().stream())
                 .map(planned -> new Place(plan.block().indexOf(new DayId(planned.day())), planned.week()))
                 .filter(found -> found.day() >= 0)

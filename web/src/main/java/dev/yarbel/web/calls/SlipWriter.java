@@ -15,6 +15,7 @@ import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.SessionFinished;
 import dev.yarbel.web.book.SessionLog;
+import dev.yarbel.web.contest.ContestMoved;
 import dev.yarbel.web.roster.AcheCleared;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
@@ -22,6 +23,7 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -97,10 +99,44 @@ class SlipWriter {
                 .distinct()
                 .filter(lift ->
                         !lifter.healed(lift, plan.standing().catalogue()).isEmpty())
-                .forEach(lift -> findings.look(plan, lift, last.id(), tuning).stream()
+                .forEach(lift -> findings.look(plan, lift, new Cause.OfSession(last.id()), tuning).stream()
                         .findFirst()
                         .filter(finding -> finding.evidence() instanceof Evidence.Healed)
                         .ifPresent(finding -> open(lifter, lift, last, finding)));
+    }
+
+    /** Plans that lead to a day on which the contest is no more, or to none where it has one now, are the coach's to decide about. */
+    @ApplicationModuleListener
+    void on(ContestMoved event) {
+        event.lifterIds().forEach(id -> {
+            LifterCard lifter = roster.lifterOfClub(event.clubId(), id);
+            blocks.current(lifter, clubs.zone(event.clubId())).ifPresent(plan -> look(plan, event));
+        });
+    }
+
+    private void look(LifterBlock plan, ContestMoved event) {
+        LifterCard lifter = plan.lifter();
+        Optional<LocalDate> leadsTo = plan.block().contest();
+        Cause.OfContest cause = new Cause.OfContest(event.contestId(), leadsTo);
+        Optional<Cause> open = slips.findOpenOfContest(lifter.clubId(), lifter.id(), event.contestId())
+                .map(Slip::cause);
+        if (open.isPresent() || leadsTo.equals(event.was())) {
+            slips.overtakeContests(lifter.clubId(), lifter.id(), clock.instant());
+        }
+        // moved twice before anybody answered, the plan still leads to the first day
+        if (open.filter(cause::equals).isPresent() || leadsTo.equals(event.was())) {
+            findings.look(plan, Subject.CONTEST, cause, settings.of(lifter.clubId(), lifter.id())).stream()
+                    .findFirst()
+                    .ifPresent(finding -> slips.openOfContest(
+                            lifter.clubId(),
+                            lifter.id(),
+                            Subject.CONTEST.key(),
+                            cause.id(),
+                            leadsTo.orElse(null),
+                            clock.instant(),
+                            finding.rule(),
+                            finding.proposal().accept(new Names.OfProposal())));
+        }
     }
 
     private void look(LifterBlock plan, SessionLog session) {
@@ -113,7 +149,7 @@ class SlipWriter {
                 .map(done -> done.set().lift())
                 .distinct();
         Stream.concat(lifted, Stream.of(Subject.WHOLE))
-                .forEach(lift -> findings.look(plan, lift, session.id(), tuning).stream()
+                .forEach(lift -> findings.look(plan, lift, new Cause.OfSession(session.id()), tuning).stream()
                         .filter(finding -> !isAnswered(finding, lift, session, answered))
                         .findFirst()
                         .ifPresent(finding -> {
@@ -132,7 +168,8 @@ class SlipWriter {
     private static boolean isAnswered(Finding finding, Lift lift, SessionLog session, List<Slip> answered) {
         CallRule rule = Calls.rule(finding.rule()).orElseThrow();
         List<Slip> ofSession = answered.stream()
-                .filter(slip -> slip.sessionId() == session.id() && slip.lift().equals(lift))
+                .filter(slip -> slip.cause().session().equals(Optional.of(session.id()))
+                        && slip.lift().equals(lift))
                 .toList();
         boolean again = ofSession.stream().anyMatch(slip -> slip.rule().equals(finding.rule()));
         boolean settled = ofSession.stream()

@@ -147,7 +147,7 @@ class Slips implements OpenCalls {
                         slip.id(),
                         byId.get(slip.lifterId()),
                         slip.lift(),
-                        slip.sessionId(),
+                        slip.cause(),
                         slip.rule(),
                         slip.proposes(),
                         slip.raises(),
@@ -202,7 +202,7 @@ class Slips implements OpenCalls {
     @Transactional(readOnly = true)
     public SlipView view(Person coach, SlipLine line) {
         LifterBlock plan = plan(coach, line.lifter().id());
-        return SlipView.of(line, plan, call(plan, line.lift(), line.sessionId(), line.rule()));
+        return SlipView.of(line, plan, call(plan, line.lift(), line.cause(), line.rule()));
     }
 
     private LifterBlock plan(Person coach, long lifterId) {
@@ -211,15 +211,16 @@ class Slips implements OpenCalls {
     }
 
     /** What there is to decide, by the rule that gave the slip; empty when there is nothing left. */
-    private Optional<Call> call(LifterBlock plan, Lift lift, long sessionId, String rule) {
+    private Optional<Call> call(LifterBlock plan, Lift lift, Cause cause, String rule) {
         LifterCard lifter = plan.lifter();
-        List<Finding> found = findings.look(plan, lift, sessionId, settings.of(lifter.clubId(), lifter.id()));
+        List<Finding> found = findings.look(plan, lift, cause, settings.of(lifter.clubId(), lifter.id()));
         return found.stream()
                 .filter(finding -> finding.rule().equals(rule))
                 .findFirst()
                 .map(finding -> new Call(
                         finding,
                         finding.proposal().changes(Findings.ahead(plan)),
+                        finding.proposal().weeks(Findings.ahead(plan)),
                         care(plan, lift, rule),
                         found.stream().filter(other -> other != finding).toList()));
     }
@@ -231,7 +232,7 @@ class Slips implements OpenCalls {
     }
 
     private Handlers handlers(LifterBlock plan, Slip slip) {
-        return new Handlers(book, blocks, ledger, questions, words, plan, slip.sessionId());
+        return new Handlers(book, blocks, ledger, questions, words, plan, slip.cause());
     }
 
     /**
@@ -254,7 +255,7 @@ class Slips implements OpenCalls {
             return Outcome.of(Came.ANSWERED_ALREADY);
         }
         LifterBlock plan = plan(coach, slip.lifterId());
-        Optional<Call> call = call(plan, slip.lift(), slip.sessionId(), slip.rule())
+        Optional<Call> call = call(plan, slip.lift(), slip.cause(), slip.rule())
                 .filter(now -> now.fingerprint().equals(reply.shown()));
         if (call.isEmpty()) {
             return Outcome.of(Came.CHANGED_MEANWHILE);
@@ -263,7 +264,7 @@ class Slips implements OpenCalls {
         if (answer == Slip.Status.CHANGED) {
             handling = handling.own(reply, plan.lifter().unit());
         }
-        if (handling.raises() && Findings.hurts(plan, slip.lift(), slip.sessionId())) {
+        if (handling.raises() && Findings.hurts(plan, slip.lift(), slip.cause())) {
             throw new UnreadableException("calls.error.hurts").in("own");
         }
         Optional<Long> entry = handling.take(new Handling.Decision(coach, plan.lifter(), kind, reply.why()));
@@ -298,7 +299,7 @@ class Slips implements OpenCalls {
             return Outcome.of(Came.ANSWERED_ALREADY);
         }
         LifterBlock plan = plan(coach, slip.lifterId());
-        String stands = call(plan, slip.lift(), slip.sessionId(), slip.rule())
+        String stands = call(plan, slip.lift(), slip.cause(), slip.rule())
                 .map(call -> handlers(plan, slip)
                         .of(call.finding().proposal())
                         .stands(plan.lifter().unit()))
@@ -346,7 +347,7 @@ class Slips implements OpenCalls {
         if (ledger.isOvertaken(lifter, entry)) {
             return false;
         }
-        questions.withdraw(lifter, slip.sessionId(), slip.lift());
+        slip.cause().session().ifPresent(session -> questions.withdraw(lifter, session, slip.lift()));
         Ledger.Done done = ledger.done(lifter, entry);
         if (done.block().isPresent()) {
             return undo(coach, lifter, slip, done.block().get(), entry);

@@ -53,7 +53,13 @@ class ContestEntity {
             Optional<LocalTime> weighIn,
             Optional<LocalTime> begins,
             ContestRules rules,
-            boolean cancelled) {}
+            boolean cancelled) {
+
+        /** The same on another day, or on none. */
+        Set on(Optional<LocalDate> day) {
+            return new Set(name, place, day, weighIn, begins, rules, cancelled);
+        }
+    }
 
     void set(Set to) {
         name = to.name();

@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.modulith.events.ApplicationModuleListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,6 +39,7 @@ class Contests {
     private final Roster roster;
     private final Blocks blocks;
     private final ChangeLog changes;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Contests(
@@ -46,12 +48,14 @@ class Contests {
             Roster roster,
             Blocks blocks,
             ChangeLog changes,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.contests = contests;
         this.entries = entries;
         this.roster = roster;
         this.blocks = blocks;
         this.changes = changes;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -100,6 +104,9 @@ class Contests {
             return;
         }
         contest.set(to);
+        if (!held(before).equals(held(to))) {
+            tell(contest, held(before), lifters(contest));
+        }
         write(
                 coach,
                 Optional.empty(),
@@ -107,6 +114,23 @@ class Contests {
                 to.cancelled() && !before.cancelled() ? "cancelled" : "changed",
                 said(before),
                 said(to));
+    }
+
+    /** The day a plan can lead to. */
+    private static Optional<LocalDate> held(ContestEntity.Set set) {
+        return set.on().filter(on -> !set.cancelled());
+    }
+
+    private List<Long> lifters(ContestEntity contest) {
+        return entries(contest).stream()
+                .flatMap(entry -> entry.lifterId().stream())
+                .toList();
+    }
+
+    private void tell(ContestEntity contest, Optional<LocalDate> was, List<Long> lifters) {
+        if (!lifters.isEmpty()) {
+            events.publishEvent(new ContestMoved(contest.clubId(), contest.id(), was, lifters));
+        }
     }
 
     private static String said(ContestEntity.Set set) {
@@ -118,6 +142,7 @@ class Contests {
         ContestEntity contest = contests.findByClubIdAndId(coach.clubId(), id).orElseThrow(NotFoundException::new);
         if (contest.isRemoved() != removed) {
             contest.removed(removed ? clock.instant() : null);
+            tell(contest, removed ? held(contest.set()) : Optional.empty(), lifters(contest));
             write(coach, Optional.empty(), contest.name(), removed ? "removed" : "brought-back", "", "");
         }
     }
@@ -209,6 +234,10 @@ class Contests {
         if (entry.isRemoved() != removed && !twice) {
             entry.removed(removed ? clock.instant() : null);
             entries.save(entry);
+            tell(
+                    contest,
+                    removed ? held(contest.set()) : Optional.empty(),
+                    entry.lifterId().stream().toList());
             write(coach, entry.lifterId(), contest.name(), removed ? "withdrawn" : "entered", "", "");
         }
     }

@@ -55,6 +55,11 @@ public class HeldContests {
                         false));
     }
 
+    /** A contest gets another day, or none for now. */
+    public void move(Person coach, long contest, Optional<LocalDate> on) {
+        contests.change(coach, contest, contests.contest(coach, contest).set().on(on));
+    }
+
     /**
      * Enters a lifter of the coach's.
      *

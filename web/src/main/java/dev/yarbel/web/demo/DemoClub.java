@@ -56,6 +56,8 @@ public class DemoClub {
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
     private static final String COACH_PASSWORD = "harbour-light";
     private static final String LIFTER_PASSWORD = "slack-water-low";
+    /** In so many days a contest was to be that lost its day. */
+    private static final int POSTPONED = 40;
 
     private final Accounts accounts;
     private final Roster roster;
@@ -128,7 +130,7 @@ public class DemoClub {
 
         others(bryn, maren, shed, loft, garage, today);
         profiles(bryn, maren, today);
-        contests.hold(bryn, maren, today, today.plusDays(64));
+        contests.hold(bryn, maren, today, today.plusDays(64), today.plusDays(POSTPONED));
     }
 
     private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {
@@ -150,7 +152,12 @@ public class DemoClub {
 
         LifterCard rufus = lifter(bryn, loft, "Rufus Kell", "rufus", MassUnit.LB, Rounding.DOWN, null);
         begin(rufus, "squat 425, bench-press 275, deadlift 495, overhead-press 155", today.minusDays(50));
-        blocks.add(rufus, DemoBlocks.shoulder(today.minusDays(9)).named("Back to the bar"), "");
+        blocks.add(
+                rufus,
+                DemoBlocks.shoulder(today.minusDays(9))
+                        .toward(Optional.of(today.plusDays(POSTPONED)))
+                        .named("Back to the bar"),
+                "");
         lift(
                 rufus,
                 Map.of(Lift.BENCH_PRESS, "0.97"),

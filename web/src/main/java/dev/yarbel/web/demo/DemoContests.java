@@ -35,8 +35,11 @@ class DemoContests {
         this.clock = clock;
     }
 
-    /** @param far the day that a block leads to */
-    void hold(Person bryn, Person maren, LocalDate today, LocalDate far) {
+    /**
+     * @param far the day that a block leads to
+     * @param postponed the same, of a contest that loses it
+     */
+    void hold(Person bryn, Person maren, LocalDate today, LocalDate far, LocalDate postponed) {
         long quay = contests.hold(bryn, "Quay Open", "Ropewalk Hall", Optional.of(today), RULES);
         long hanno = enter(bryn, quay, "Hanno Dray", 4, Way.AVERAGE, null);
         lift(bryn, quay, hanno, "150 EASY, 157.5 SOLID, 162.5 MISSED", "110 EASY, 115");
@@ -56,8 +59,9 @@ class DemoContests {
         enter(maren, slack, "Ida Fenwright", 6, Way.SHARES, null);
         long cup = contests.hold(bryn, "Lightship Cup", "Lock House", Optional.of(far), RULES);
         enter(bryn, cup, "Desmond Pike", 1, Way.SHARES, null);
-        long sandbar = contests.hold(bryn, "Sandbar Classic", "Sailmakers’ Loft", Optional.empty(), RULES);
+        long sandbar = contests.hold(bryn, "Sandbar Classic", "Sailmakers’ Loft", Optional.of(postponed), RULES);
         enter(bryn, sandbar, "Rufus Kell", 8, Way.SHARES, null);
+        contests.move(bryn, sandbar, Optional.empty());
         games(bryn, maren, today.plusWeeks(2));
     }
 

@@ -1,0 +1,39 @@
+package dev.yarbel.core.adjust;
+
+import java.math.BigDecimal;
+import java.util.List;
+
+/**
+ * A contest that a plan was written for is on another day, on none, or not held; or one that had no day got one, and the plan leads
+ * nowhere. The plan is written for the day that is now, or parked. Nothing is found once the plan leads somewhere else than it did.
+ */
+final class ContestMoved implements CallRule {
+
+    @Override
+    public String key() {
+        return "contest-moved";
+    }
+
+    @Override
+    public Urgency urgency() {
+        return Urgency.CONTEST;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.CONTEST;
+    }
+
+    @Override
+    public List<Finding> look(Subject subject, BigDecimal threshold) {
+        PlanAhead plan = subject.plan();
+        return subject
+                .contest()
+                .filter(seen -> plan.block().contest().equals(seen.was())
+                        && !seen.target().equals(seen.was())
+                        && seen.target().map(plan.today()::isBefore).orElse(true))
+                .map(seen -> Finding.of(this, new Evidence.ContestElsewhere(seen), Replan.of(plan, seen.target())))
+                .stream()
+                .toList();
+    }
+}

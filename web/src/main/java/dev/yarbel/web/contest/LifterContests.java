@@ -1,0 +1,50 @@
+package dev.yarbel.web.contest;
+
+import dev.yarbel.core.adjust.ContestSeen;
+import dev.yarbel.web.page.NotFoundException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What other rooms ask of a lifter's contests. */
+@Service
+@Transactional(readOnly = true)
+public class LifterContests {
+
+    private final ContestRepository contests;
+    private final EntryRepository entries;
+
+    LifterContests(ContestRepository contests, EntryRepository entries) {
+        this.contests = contests;
+        this.entries = entries;
+    }
+
+    /**
+     * A contest as a lifter's plan should see it.
+     *
+     * @param was the day that the plan was written for
+     * @throws NotFoundException when the club has none of this number
+     */
+    public ContestSeen seen(long clubId, long lifterId, long contestId, Optional<LocalDate> was, LocalDate today) {
+        List<ContestEntity> entered = entries.all(clubId, lifterId).stream()
+                .map(row -> (ContestEntity) row[1])
+                .toList();
+        Optional<ContestEntity> still =
+                entered.stream().filter(contest -> contest.id() == contestId).findFirst();
+        ContestEntity contest =
+                still.or(() -> contests.findByClubIdAndId(clubId, contestId)).orElseThrow(NotFoundException::new);
+        Optional<ContestSeen.Other> next = entered.stream()
+                .filter(other -> other.id() != contestId && !other.isCancelled())
+                .filter(other -> other.on().filter(today::isBefore).isPresent())
+                .findFirst()
+                .map(other -> new ContestSeen.Other(other.name(), other.on().orElseThrow()));
+        return new ContestSeen(
+                contest.name(),
+                was,
+                contest.on(),
+                still.filter(held -> !held.isCancelled()).isEmpty(),
+                next);
+    }
+}
