@@ -90,10 +90,18 @@ public class Clubs4Tests {
 
     /** A contest today with the lifter in it. */
     public TestContest contest(TestClub club) {
+        return contest(club, 0);
+    }
+
+    /** A contest in so many days with the lifter in it, who means to lift in a class. */
+    public TestContest contest(TestClub club, int days) {
         long contest = contests.hold(
-                club.coach, "Open", "Hall", Optional.of(club.plan().today()), "ipf-classic");
-        return new TestContest(
-                contest, contests.enter(club.coach, contest, club.lifter, 1, Way.SHARES, Optional.empty()));
+                club.coach, "Open", "Hall", Optional.of(club.plan().today().plusDays(days)), "ipf-classic");
+        long entry = contests.enter(club.coach, contest, club.lifter, 1, Way.SHARES, Optional.empty());
+        jdbc.sql("update contest_entry set class_limit = 74 where id = ?")
+                .param(entry)
+                .update();
+        return new TestContest(contest, entry);
     }
 
     /** A strongman contest with one event, whose number stands in the entry's place, and the lifter in it. */

@@ -34,6 +34,7 @@ class PageCostTest {
 
     private Clubs4Tests.TestClub club;
     private Clubs4Tests.TestContest held;
+    private Clubs4Tests.TestContest ahead;
     private Clubs4Tests.TestContest games;
     private Cookie cookie;
 
@@ -41,6 +42,7 @@ class PageCostTest {
     void signIn() throws Exception {
         club = clubs.club();
         held = clubs.contest(club);
+        ahead = clubs.contest(club, 14);
         games = clubs.games(club);
         cookie = signedIn(club.coachName());
     }
@@ -73,6 +75,7 @@ class PageCostTest {
             contest + "/warm-up",
             "/contests/" + games.contest() + "/events",
             contest + "/entries/" + held.entry(),
+            "/contests/" + ahead.contest() + "/entries/" + ahead.entry(),
             base + "/plan",
             base + "/plan/wake",
             base + "/plan/recovery",

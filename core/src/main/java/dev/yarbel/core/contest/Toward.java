@@ -6,6 +6,7 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.shape.Peak;
 import dev.yarbel.core.shape.Taper;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -16,15 +17,17 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The way to a contest, counted back from its day, as {@link Taper} shapes it.
+ * The way to a contest, counted back from its day, as {@link Peak} and {@link Taper} shape it.
  *
+ * @param singles from when on heavy singles are done
  * @param lighter from when on the volume comes down
- * @param lastHeavy the last day for heavy work of each lift
+ * @param lastHeavy the last day for heavy work of each lift, the earliest first
  * @param lastSession the last day that is trained
  * @param changes what that makes of a plan, by day
  */
 public record Toward(
         LocalDate contest,
+        LocalDate singles,
         LocalDate lighter,
         Map<Lift, LocalDate> lastHeavy,
         LocalDate lastSession,
@@ -40,10 +43,15 @@ public record Toward(
     public static Toward of(
             List<Lift> lifts, Catalogue catalogue, LocalDate contest, Block now, Optional<Block> shaped) {
         Map<Lift, LocalDate> lastHeavy = new LinkedHashMap<>();
-        lifts.forEach(lift ->
-                Taper.lastHeavy(lift, catalogue).ifPresent(days -> lastHeavy.put(lift, contest.minusDays(days))));
+        lifts.stream()
+                .filter(lift -> Taper.lastHeavy(lift, catalogue).isPresent())
+                .sorted(Comparator.comparing(
+                        lift -> Taper.lastHeavy(lift, catalogue).orElseThrow(), Comparator.reverseOrder()))
+                .forEach(lift -> lastHeavy.put(
+                        lift, contest.minusDays(Taper.lastHeavy(lift, catalogue).orElseThrow())));
         return new Toward(
                 contest,
+                contest.minusDays(Peak.DAYS),
                 contest.minusDays(Taper.DAYS),
                 lastHeavy,
                 contest.minusDays(Taper.LAST_SESSION),

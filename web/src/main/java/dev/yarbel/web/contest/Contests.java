@@ -165,20 +165,24 @@ class Contests {
      */
     @Transactional(readOnly = true)
     public EntryEntity entry(Person coach, ContestEntity contest, long id) {
-        return opened(coach, contest, id).entry();
-    }
-
-    /** An entry, and the lifter; empty for somebody who is not of the club. */
-    record Opened(EntryEntity entry, Optional<LifterCard> lifter) {}
-
-    /** An entry that a coach may look at, as {@link #entry} finds it, with the lifter. */
-    @Transactional(readOnly = true)
-    public Opened opened(Person coach, ContestEntity contest, long id) {
         EntryEntity entry = anyEntry(contest, id);
         if (entry.isRemoved()) {
             throw new NotFoundException();
         }
-        return new Opened(entry, entry.lifterId().map(lifter -> roster.lifter(coach, lifter)));
+        entry.lifterId().ifPresent(lifter -> roster.lifter(coach, lifter));
+        return entry;
+    }
+
+    /** An entry, the lifter (empty for somebody who is not of the club), and all entries of the contest. */
+    record Opened(EntryEntity entry, Optional<LifterCard> lifter, List<EntryEntity> all) {}
+
+    /** An entry that a coach may look at, as {@link #entry} finds it, among the others. */
+    @Transactional(readOnly = true)
+    public Opened opened(Person coach, ContestEntity contest, long id) {
+        List<EntryEntity> all = entries(contest);
+        EntryEntity entry =
+                all.stream().filter(one -> one.id() == id).findFirst().orElseThrow(NotFoundException::new);
+        return new Opened(entry, entry.lifterId().map(lifter -> roster.lifter(coach, lifter)), all);
     }
 
     private EntryEntity anyEntry(ContestEntity contest, long id) {
@@ -197,8 +201,7 @@ class Contests {
             return there.get().id();
         }
         EntryEntity entry = new EntryEntity(contest, Optional.of(lifter.id()), lifter.name());
-        entry.set(new EntryEntity.Set(
-                lifter.sex(), lifter.bodyMass(), Optional.empty(), 1, Way.SHARES, Optional.empty(), Optional.empty()));
+        entry.set(EntryEntity.Set.begun(lifter.sex(), lifter.bodyMass()));
         believe(entry, contest, lifter, coach.zone());
         entries.save(entry);
         write(coach, Optional.of(lifter.id()), contest.name(), "entered", "", said(contest.set()));

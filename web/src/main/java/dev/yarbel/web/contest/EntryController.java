@@ -1,6 +1,7 @@
 package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Toward;
+import dev.yarbel.core.contest.TowardClass;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.MassUnit;
@@ -10,6 +11,8 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Profiles;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -28,11 +31,13 @@ class EntryController {
 
     private final Contests contests;
     private final Events events;
+    private final Profiles profiles;
     private final Words words;
 
-    EntryController(Contests contests, Events events, Words words) {
+    EntryController(Contests contests, Events events, Profiles profiles, Words words) {
         this.contests = contests;
         this.events = events;
+        this.profiles = profiles;
         this.words = words;
     }
 
@@ -77,9 +82,29 @@ class EntryController {
                     .addObject("plan", known.plan())
                     .addObject("toward", toward(held, known.plan()).orElse(null))
                     .addObject(
-                            "view", held.rules().isOfEvents() ? null : EntryView.of(held, of, known, asked(held, of)));
+                            "body",
+                            towardClass(held, of, lifter, known.plan().today()).orElse(null))
+                    .addObject(
+                            "view",
+                            held.rules().isOfEvents()
+                                    ? null
+                                    : EntryView.of(held, of, known, Rivals.asked(opened.all(), of)));
         }
         return page;
+    }
+
+    /** Body mass beside the limit of the class that is meant; empty without one, without a day to come, and where nobody weighed them. */
+    private Optional<TowardClass> towardClass(
+            ContestEntity contest, EntryEntity of, LifterCard lifter, LocalDate today) {
+        return contest.on()
+                .filter(on -> on.isAfter(today) && !contest.isCancelled())
+                .flatMap(on -> of.classLimit()
+                        .flatMap(limit -> TowardClass.of(
+                                profiles.weighed(lifter, today.minusWeeks(TowardClass.WEEKS_SEEN)),
+                                limit,
+                                today,
+                                on,
+                                lifter.mayBeMinor(today))));
     }
 
     /** The way to the day from where the lifter stands; empty without a day to come. */
@@ -97,9 +122,5 @@ class EntryController {
                         on,
                         plan.block(),
                         plan.block().days().isEmpty() ? Optional.empty() : plan.shapedFor(on)));
-    }
-
-    private Way.Asked asked(ContestEntity held, EntryEntity of) {
-        return Rivals.asked(contests.entries(held), of);
     }
 }

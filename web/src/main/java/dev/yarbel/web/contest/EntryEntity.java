@@ -46,6 +46,7 @@ class EntryEntity {
 
     private Mass asked;
     private Mass expected;
+    private Mass classLimit;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private double[] believed;
@@ -67,6 +68,7 @@ class EntryEntity {
      *
      * @param asked the total that is asked for
      * @param expected the total that is expected of a rival
+     * @param classLimit of the class they mean to lift in
      */
     record Set(
             Optional<Sex> sex,
@@ -75,7 +77,31 @@ class EntryEntity {
             int flight,
             Way way,
             Optional<Mass> asked,
-            Optional<Mass> expected) {}
+            Optional<Mass> expected,
+            Optional<Mass> classLimit) {
+
+        /** The same in another class. */
+        Set of(Mass limit) {
+            return new Set(sex, bodyMass, lot, flight, way, asked, expected, Optional.of(limit));
+        }
+
+        /** Of somebody who is just entered. */
+        static Set begun(Optional<Sex> sex, Optional<Mass> bodyMass) {
+            return new Set(
+                    sex,
+                    bodyMass,
+                    Optional.empty(),
+                    1,
+                    Way.SHARES,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
+        }
+    }
+
+    Set set() {
+        return new Set(sex(), bodyMass(), lot(), flight, way, asked(), expected(), classLimit());
+    }
 
     void set(Set to) {
         sex = to.sex().orElse(null);
@@ -85,6 +111,7 @@ class EntryEntity {
         way = to.way();
         asked = to.asked().orElse(null);
         expected = to.expected().orElse(null);
+        classLimit = to.classLimit().orElse(null);
     }
 
     void attemptsBefore(Integer before) {
@@ -154,6 +181,11 @@ class EntryEntity {
 
     public Optional<Mass> expected() {
         return Optional.ofNullable(expected);
+    }
+
+    /** The upper limit of the class they mean to lift in. */
+    public Optional<Mass> classLimit() {
+        return Optional.ofNullable(classLimit);
     }
 
     boolean isRemoved() {

@@ -25,7 +25,8 @@ record EntryForm(
         @Range(min = 1, max = 9) Integer flight,
         Way way,
         String asked,
-        String expected) {
+        String expected,
+        String limit) {
 
     private static final Mass MOST_TOTAL = Mass.ofKg(2000);
 
@@ -33,13 +34,18 @@ record EntryForm(
     EntryEntity.Set read() {
         return new EntryEntity.Set(
                 Optional.ofNullable(sex),
-                Reading.fieldIfAny(
-                        "body", body, text -> Mass.of(MeasureKind.BODY_MASS.read(text, MassUnit.KG), MassUnit.KG)),
+                mass("body", body),
                 Optional.ofNullable(lot),
                 flight == null ? 1 : flight,
                 way == null ? Way.SHARES : way,
                 total("asked", asked),
-                total("expected", expected));
+                total("expected", expected),
+                mass("limit", limit));
+    }
+
+    private static Optional<Mass> mass(String field, String typed) {
+        return Reading.fieldIfAny(
+                field, typed, text -> Mass.of(MeasureKind.BODY_MASS.read(text, MassUnit.KG), MassUnit.KG));
     }
 
     private static Optional<Mass> total(String field, String typed) {

@@ -74,8 +74,22 @@ public class HeldContests {
                 held,
                 entry,
                 new EntryEntity.Set(
-                        lifter.sex(), lifter.bodyMass(), Optional.of(lot), 1, way, asked, Optional.empty()));
+                        lifter.sex(),
+                        lifter.bodyMass(),
+                        Optional.of(lot),
+                        1,
+                        way,
+                        asked,
+                        Optional.empty(),
+                        Optional.empty()));
         return entry;
+    }
+
+    /** Says up to what they mean to weigh. */
+    public void mean(Person coach, long contest, long entry, Mass limit) {
+        ContestEntity held = contests.contest(coach, contest);
+        contests.change(
+                coach, held, entry, contests.entry(coach, held, entry).set().of(limit));
     }
 
     /**
@@ -96,7 +110,8 @@ public class HeldContests {
                         1,
                         Way.SHARES,
                         Optional.empty(),
-                        expected));
+                        expected,
+                        Optional.empty()));
     }
 
     /** Says when the first flight of a lift begins, with a minute an attempt. */

@@ -269,7 +269,9 @@ public class DemoClub {
         LifterCard desmond = byName.get("Desmond Pike");
         profiles.clearHealth(bryn, desmond.id(), "his cardiologist, by letter", today.minusDays(60));
         LifterCard wren = byName.get("Wren Halloway");
-        measure(bryn, wren, MeasureKind.BODY_MASS, "74.2", today.minusDays(3));
+        measure(bryn, wren, MeasureKind.BODY_MASS, "76.1", today.minusDays(34));
+        measure(bryn, wren, MeasureKind.BODY_MASS, "75.9", today.minusDays(9));
+        measure(bryn, wren, MeasureKind.BODY_MASS, "76.3", today.minusDays(3));
         note(
                 accounts.person("wren"),
                 wren,

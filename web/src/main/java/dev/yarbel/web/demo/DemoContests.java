@@ -55,7 +55,8 @@ class DemoContests {
 
         long slack =
                 contests.hold(bryn, "Slack Water Championship", "Lock House", Optional.of(today.plusWeeks(3)), RULES);
-        enter(bryn, slack, "Wren Halloway", 3, Way.TOTAL, Mass.ofKg(495));
+        long wren = enter(bryn, slack, "Wren Halloway", 3, Way.TOTAL, Mass.ofKg(495));
+        contests.mean(bryn, slack, wren, Mass.ofKg(76));
         enter(maren, slack, "Ida Fenwright", 6, Way.SHARES, null);
         long cup = contests.hold(bryn, "Lightship Cup", "Lock House", Optional.of(far), RULES);
         enter(bryn, cup, "Desmond Pike", 1, Way.SHARES, null);

@@ -14,7 +14,7 @@ final class DemoProfiles {
             Map.of("Desmond Pike", HealthQuestion.HEART, "Agathe Lorne", HealthQuestion.JOINT);
 
     static final List<String> LINES = List.of(
-            "Wren Halloway|sex=FEMALE; birth-year=1996; sport=POWERLIFTING_CLASSIC; weight-class=76 kg; days=3; minutes=90; sleep=7.5; dieting=NO|74.8",
+            "Wren Halloway|sex=FEMALE; birth-year=1996; sport=POWERLIFTING_CLASSIC; weight-class=76 kg; days=3; minutes=90; sleep=7.5; dieting=NO|75.4",
             "Tobin Marsh|sex=MALE; birth-year=1990; sport=POWERLIFTING_CLASSIC; weight-class=93 kg; days=3; minutes=100; height=70 in|203",
             "Ottilie Strand|sex=FEMALE; birth-year=2001; days=3; minutes=60; stress=USUAL|63.5",
             "Desmond Pike|sex=MALE; birth-year=1967; sport=POWERLIFTING_CLASSIC; weight-class=83 kg; days=3; sleep=6.5|82",

@@ -1,5 +1,6 @@
 package dev.yarbel.web.roster;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
@@ -11,6 +12,12 @@ interface MeasurementRepository extends Repository<Measurement, Long> {
             select m from Measurement m where m.clubId = :clubId and m.lifterId = :lifterId and m.removedAt is null
             order by m.onDate desc, m.id desc""")
     List<Measurement> all(long clubId, long lifterId);
+
+    /** What was measured of a kind since a day. */
+    @Query("""
+            select m from Measurement m where m.clubId = :clubId and m.lifterId = :lifterId and m.kind = :kind
+            and m.removedAt is null and m.onDate >= :since order by m.onDate, m.id""")
+    List<Measurement> since(long clubId, long lifterId, MeasureKind kind, LocalDate since);
 
     Optional<Measurement> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
 

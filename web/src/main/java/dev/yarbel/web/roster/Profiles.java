@@ -24,6 +24,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
@@ -68,6 +70,16 @@ public class Profiles {
         this.words = words;
         this.events = events;
         this.clock = clock;
+    }
+
+    /** What a lifter weighed since a day, by day; of two on a day the later one counts. Where nothing was, what they weighed last is not told. */
+    @Transactional(readOnly = true)
+    public SortedMap<LocalDate, Mass> weighed(LifterCard lifter, LocalDate since) {
+        SortedMap<LocalDate, Mass> weighed = new TreeMap<>();
+        measurements
+                .since(lifter.clubId(), lifter.id(), MeasureKind.BODY_MASS, since)
+                .forEach(one -> weighed.put(one.on(), Mass.of(one.figure(), MassUnit.KG)));
+        return weighed;
     }
 
     /** Everything the profile's page shows. */

@@ -294,6 +294,46 @@ class ContestTest {
                 .andExpect(content().string(not(containsString("advised,"))));
     }
 
+    // ---- body mass toward a class
+
+    private void weighed(String on, String kg) throws Exception {
+        send(club.url("/profile/measurements"), "kind", "BODY_MASS", "figure", kg, "on", on, "meant", "true")
+                .andExpect(status().is3xxRedirection());
+    }
+
+    @Test
+    void bodyMassStandsBesideTheLimitOfTheClassThatIsMeant() throws Exception {
+        String entry = entered(held());
+        assertThat(page(entry).select("#class-title")).isEmpty();
+
+        send(entry, "limit", "74", "way", "SHARES").andExpect(status().is3xxRedirection());
+        assertThat(page(entry).select("section:has(#class-title)").text()).contains("Nobody was weighed");
+
+        weighed("2026-02-10", "76.5");
+        weighed("2026-02-24", "75.7");
+        weighed("2026-03-09", "75");
+        String going = page(entry).select("section:has(#class-title)").text();
+        assertThat(going).contains("inside it on the day", "75 kg on 9 Mar", "1 kg, 0.4", "% a week, to 73.8 kg");
+
+        send(entry, "limit", "70", "way", "SHARES");
+        assertThat(page(entry).select("section:has(#class-title) .watch").text())
+                .contains("More than about one percent");
+        send(entry, "limit", "7", "way", "SHARES").andExpect(status().isUnprocessableContent());
+    }
+
+    /** A minor is never asked to cut, however little it is. */
+    @Test
+    void aMinorOverTheLimitStaysInTheirClass() throws Exception {
+        String entry = entered(held());
+        send(entry, "limit", "74", "way", "SHARES");
+        weighed("2026-03-09", "74.2");
+        jdbc.sql("update lifter set birth_year = 2010 where id = ?")
+                .param(club.lifter.id())
+                .update();
+        assertThat(page(entry).select("section:has(#class-title) .watch").text())
+                .contains("a minor: no cut");
+    }
+
     // ---- the season
 
     /** What leads where, and the days that no block covers. */
