@@ -30,7 +30,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * What the five weeks before a contest ask of the lifts that are contested: a single from 90 % up once a week, in the kit of the day, and
@@ -54,6 +53,10 @@ public record Peak(LocalDate contest, Catalogue catalogue, Function<Lift, LiftNu
     private static final Percent HEAVY = Percent.of(90);
     private static final Percent HEAVIER = Percent.of("92.5");
     private static final Percent HEAVIEST = Percent.of(95);
+    private static final int WEEK = 7;
+    /** The fewest days between two singles. */
+    private static final int APART = 5;
+
     private static final int FOUR_WEEKS = 28;
     private static final int THREE_WEEKS = 21;
     /** What a single is rated at that stands for one of 90 % and more. */
@@ -100,7 +103,7 @@ public record Peak(LocalDate contest, Catalogue catalogue, Function<Lift, LiftNu
         return variation.contest() && variation.implement() == Implement.BARBELL;
     }
 
-    /** One place a week: where the lift is heaviest, of such the last. */
+    /** Places about a week apart, the last one first: where the lift is heaviest, of such the last. */
     private List<Place> places(Block block, Lift lift, BiPredicate<Integer, Integer> stays) {
         int least = Taper.lastHeavy(lift, catalogue).orElseThrow();
         List<Place> all = new ArrayList<>();
@@ -127,9 +130,22 @@ public record Peak(LocalDate contest, Catalogue catalogue, Function<Lift, LiftNu
         Comparator<Place> heaviest = Comparator.comparing(
                         (Place place) -> load(dose(block, place).orElseThrow().first(), known))
                 .thenComparing(Place::out, Comparator.reverseOrder());
-        return all.stream().collect(Collectors.groupingBy(Place::week, Collectors.maxBy(heaviest))).values().stream()
-                .flatMap(Optional::stream)
-                .toList();
+        // from the day back, so that the last one is the last heavy day's
+        List<Place> chosen = new ArrayList<>();
+        int from = least;
+        int to = least + WEEK - 1;
+        while (from <= DAYS) {
+            int first = from;
+            int last = to;
+            Optional<Place> best = all.stream()
+                    .filter(place -> place.out() >= first && place.out() <= last)
+                    .max(heaviest);
+            best.ifPresent(chosen::add);
+            int next = best.map(Place::out).orElse(to - APART + 1);
+            from = next + APART;
+            to = next + WEEK + (WEEK - APART);
+        }
+        return chosen;
     }
 
     private static Mass load(Part part, LiftNumbers known) {

@@ -72,6 +72,22 @@ class PeakTest {
                 .containsExactly("30: 1x1 90% est", "23: 1x1 92.5% est", "16: 1x1 95% est", "9: 1x1 91% est");
     }
 
+    /** Weeks are counted back from the day, whichever weekday the block begins on: never two singles within a week. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6})
+    void singlesLieAWeekApartWhicheverDayTheContestIs(int later) {
+        Block block = block(Lift.SQUAT, "3x3 82%", "4x5 75%");
+        Block peaked =
+                new Peak(CONTEST.plusDays(later), Catalogue.STANDARD, lift -> KNOWN).over(block, (day, week) -> false);
+        List<Integer> out = singles(peaked).stream()
+                .map(single -> Integer.parseInt(single.replaceAll(":.*", "")))
+                .toList();
+        assertThat(out).hasSizeBetween(3, 5);
+        for (int i = 1; i < out.size(); i++) {
+            assertThat(out.get(i - 1) - out.get(i)).isBetween(5, 10);
+        }
+    }
+
     /** The last heavy pull lies further out than the last heavy press; {@link Taper} says how far. */
     @ParameterizedTest
     @CsvSource({"deadlift, 12", "squat, 9", "bench-press, 5"})
