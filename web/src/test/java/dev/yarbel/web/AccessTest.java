@@ -143,6 +143,7 @@ class AccessTest {
             entry("POST /contests/{contest}/entries/{entry}/restore", May.THEIR_COACH),
             entry("GET /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
+            entry("GET /contests/{contest}/results.csv", May.COACHES_OF_THE_CLUB),
             entry("GET /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events/{event}/remove", May.COACHES_OF_THE_CLUB),

@@ -108,6 +108,10 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
             case RATINGS -> bias(what, words);
             case DOSE -> words.dose(what);
+            case CONTEST ->
+                change.subject().get(0).equals("result")
+                        ? words.dose(what)
+                        : words.sayIfAny("contest." + change.subject().get(0) + "." + what, day(what, words));
             default -> day(what, words);
         };
     }

@@ -8,8 +8,6 @@ import dev.yarbel.core.rehearsal.MaxOutlook;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.SessionFinished;
-import dev.yarbel.web.page.ChangeKind;
-import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
@@ -38,7 +36,7 @@ class Contests {
     private final EntryRepository entries;
     private final Roster roster;
     private final Blocks blocks;
-    private final ChangeLog changes;
+    private final ContestLedger ledger;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -47,14 +45,14 @@ class Contests {
             EntryRepository entries,
             Roster roster,
             Blocks blocks,
-            ChangeLog changes,
+            ContestLedger ledger,
             ApplicationEventPublisher events,
             Clock clock) {
         this.contests = contests;
         this.entries = entries;
         this.roster = roster;
         this.blocks = blocks;
-        this.changes = changes;
+        this.ledger = ledger;
         this.events = events;
         this.clock = clock;
     }
@@ -92,7 +90,7 @@ class Contests {
         ContestEntity contest = new ContestEntity(coach.clubId());
         contest.set(to);
         contests.save(contest);
-        write(coach, Optional.empty(), to.name(), "begun", "", said(to));
+        ledger.write(coach, Optional.empty(), to.name(), "begun", "", said(to));
         return contest.id();
     }
 
@@ -107,7 +105,7 @@ class Contests {
         if (!held(before).equals(held(to))) {
             tell(contest, held(before), lifters(contest));
         }
-        write(
+        ledger.write(
                 coach,
                 Optional.empty(),
                 to.name(),
@@ -143,12 +141,8 @@ class Contests {
         if (contest.isRemoved() != removed) {
             contest.removed(removed ? clock.instant() : null);
             tell(contest, removed ? held(contest.set()) : Optional.empty(), lifters(contest));
-            write(coach, Optional.empty(), contest.name(), removed ? "removed" : "brought-back", "", "");
+            ledger.write(coach, Optional.empty(), contest.name(), removed ? "removed" : "brought-back", "", "");
         }
-    }
-
-    private void write(Person coach, Optional<Long> lifter, String name, String what, String before, String after) {
-        changes.write(coach, lifter, ChangeKind.CONTEST, List.of(what, name), Optional.empty(), before, after);
     }
 
     // ---- who lifts
@@ -204,7 +198,7 @@ class Contests {
         entry.set(EntryEntity.Set.begun(lifter.sex(), lifter.bodyMass()));
         believe(entry, contest, lifter, coach.zone());
         entries.save(entry);
-        write(coach, Optional.of(lifter.id()), contest.name(), "entered", "", said(contest.set()));
+        ledger.write(coach, Optional.of(lifter.id()), contest.name(), "entered", "", said(contest.set()));
         return entry.id();
     }
 
@@ -213,7 +207,7 @@ class Contests {
         EntryEntity entry = new EntryEntity(contest, Optional.empty(), name);
         entry.set(to);
         entries.save(entry);
-        write(coach, Optional.empty(), contest.name(), "entered-guest", "", name);
+        ledger.write(coach, Optional.empty(), contest.name(), "entered-guest", "", name);
         return entry.id();
     }
 
@@ -223,8 +217,10 @@ class Contests {
             throw new UnreadableException("contest.error.asked").in("asked");
         }
         EntryEntity entry = entry(coach, contest, id);
+        EntryEntity.Set before = entry.set();
         entry.set(to);
         entries.save(entry);
+        ledger.write(coach, contest, entry, before);
     }
 
     public void removed(Person coach, ContestEntity contest, long id, boolean removed) {
@@ -241,7 +237,7 @@ class Contests {
                     contest,
                     removed ? held(contest.set()) : Optional.empty(),
                     entry.lifterId().stream().toList());
-            write(coach, entry.lifterId(), contest.name(), removed ? "withdrawn" : "entered", "", "");
+            ledger.write(coach, entry.lifterId(), contest.name(), removed ? "withdrawn" : "entered", "", "");
         }
     }
 

@@ -241,7 +241,7 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
 
     // ---- the board
 
-    private static List<Row> board(Made made) {
+    static List<Row> board(Made made) {
         ContestRules rules = made.contest().rules();
         Map<String, List<EntryEntity>> groups = made.entries().stream()
                 .collect(Collectors.groupingBy(DayView::group, TreeMap::new, Collectors.toList()));

@@ -29,6 +29,7 @@ class Events {
     private final EntryRepository entries;
     private final Book book;
     private final Roster roster;
+    private final ContestLedger ledger;
     private final Clock clock;
 
     Events(
@@ -37,12 +38,14 @@ class Events {
             EntryRepository entries,
             Book book,
             Roster roster,
+            ContestLedger ledger,
             Clock clock) {
         this.events = events;
         this.results = results;
         this.entries = entries;
         this.book = book;
         this.roster = roster;
+        this.ledger = ledger;
         this.clock = clock;
     }
 
@@ -58,13 +61,28 @@ class Events {
 
     /** @return its number */
     public long add(
-            ContestEntity contest, String name, Optional<Lift> lift, EventMeasure measure, Optional<Mass> load) {
+            Person coach,
+            ContestEntity contest,
+            String name,
+            Optional<Lift> lift,
+            EventMeasure measure,
+            Optional<Mass> load) {
+        ledger.write(coach, Optional.empty(), contest.name(), "event-added", "", name);
         return events.save(new EventEntity(contest, name, lift, measure, load)).id();
     }
 
     /** Strikes an event, or brings it back with all that was done in it. */
-    public void removed(ContestEntity contest, long event, boolean removed) {
+    public void removed(Person coach, ContestEntity contest, long event, boolean removed) {
         EventEntity of = any(contest, event);
+        if (of.isRemoved() != removed) {
+            ledger.write(
+                    coach,
+                    Optional.empty(),
+                    contest.name(),
+                    removed ? "event-removed" : "event-brought-back",
+                    removed ? of.name() : "",
+                    removed ? "" : of.name());
+        }
         of.removed(removed ? clock.instant() : null);
         events.save(of);
     }
@@ -103,7 +121,18 @@ class Events {
 
     /** @throws IllegalArgumentException when one is no result; nothing is kept then */
     public void say(Person who, ContestEntity contest, List<Said> said) {
+        Map<List<Long>, String> before = results.of(contest.clubId(), contest.id()).stream()
+                .collect(
+                        Collectors.toMap(result -> List.of(result.eventId(), result.entryId()), ResultEntity::written));
         for (Said one : said) {
+            ledger.write(
+                    who,
+                    one.entry().lifterId(),
+                    contest.name() + ", " + one.entry().name() + ", "
+                            + one.event().name(),
+                    "result",
+                    before.getOrDefault(List.of(one.event().id(), one.entry().id()), ""),
+                    one.text());
             if (one.text().isBlank()) {
                 results.remove(contest.clubId(), one.event().id(), one.entry().id());
             } else {

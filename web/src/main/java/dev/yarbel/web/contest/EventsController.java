@@ -96,7 +96,7 @@ class EventsController {
                             .orElseThrow(() -> new UnreadableException("read.needed").in("name"));
                     Optional<Mass> load =
                             Reading.fieldIfAny("load", form.load(), text -> Reading.mass(text, MassUnit.KG));
-                    events.add(held, name, lift, form.measure(), load);
+                    events.add(coach, held, name, lift, form.measure(), load);
                     return to(contest);
                 },
                 state -> page(coach, held, state));
@@ -108,14 +108,14 @@ class EventsController {
             @PathVariable long contest,
             @PathVariable long event,
             RedirectAttributes flash) {
-        events.removed(of(coach, contest), event, true);
+        events.removed(coach, of(coach, contest), event, true);
         Undo.offer(flash, "/contests/" + contest + "/events/" + event + "/restore");
         return to(contest);
     }
 
     @PostMapping("/{event}/restore")
     ModelAndView restore(@AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long event) {
-        events.removed(of(coach, contest), event, false);
+        events.removed(coach, of(coach, contest), event, false);
         return to(contest);
     }
 
@@ -145,12 +145,17 @@ class EventsController {
     }
 
     @PostMapping("/results")
-    ModelAndView results(@AuthenticationPrincipal Person coach, @PathVariable long contest, Sent<Nothing> sent) {
+    ModelAndView results(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long contest,
+            Sent<Nothing> sent,
+            RedirectAttributes flash) {
         ContestEntity held = of(coach, contest);
         return sent.answer(
                 "results",
                 form -> {
                     events.say(coach, held, changed(held, sent));
+                    flash.addFlashAttribute("notice", words.say("contest.kept"));
                     return to(contest);
                 },
                 state -> page(coach, held, state));
@@ -159,8 +164,9 @@ class EventsController {
     /** Only what was changed on this page is said: what another phone sent meanwhile stays. */
     private List<Events.Said> changed(ContestEntity contest, Sent<Nothing> sent) {
         List<Events.Said> said = new ArrayList<>();
+        List<EventEntity> announced = events.of(contest);
         for (EntryEntity entry : contests.entries(contest)) {
-            for (EventEntity event : events.of(contest)) {
+            for (EventEntity event : announced) {
                 String field = EventsView.field(entry, event);
                 String text = sent.text(field).strip();
                 if (!text.equals(sent.text("was-" + field).strip())) {

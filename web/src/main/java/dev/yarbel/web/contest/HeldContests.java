@@ -121,7 +121,7 @@ public class HeldContests {
 
     /** Announces an event. */
     public long event(Person coach, long contest, String name, Lift lift, EventMeasure measure, Optional<Mass> load) {
-        return events.add(contests.contest(coach, contest), name, Optional.of(lift), measure, load);
+        return events.add(coach, contests.contest(coach, contest), name, Optional.of(lift), measure, load);
     }
 
     /** Says what somebody did in an event, or is expected to, as it is written. */

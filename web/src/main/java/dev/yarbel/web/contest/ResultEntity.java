@@ -35,6 +35,11 @@ class ResultEntity {
         return entryId;
     }
 
+    /** As it was typed. */
+    String written() {
+        return written;
+    }
+
     EventResult result(EventMeasure measure) {
         return EventResult.parse(written, measure);
     }

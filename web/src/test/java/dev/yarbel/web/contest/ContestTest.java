@@ -294,6 +294,39 @@ class ContestTest {
                 .andExpect(content().string(not(containsString("advised,"))));
     }
 
+    // ---- results
+
+    /** What was lifted, a minus before what was not made; what is only named is no result, and no name is a formula. */
+    @Test
+    void resultsAreAFileForASpreadsheet() throws Exception {
+        String contest = held();
+        String entry = entered(contest).replaceAll(".*/", "");
+        send(contest + "/entries", "guest", "yes", "name", "=1+1", "sex", "MALE", "body", "82");
+        String[][] taps = {
+            {"1", "150", "SOLID"},
+            {"2", "160", "MISSED"},
+            {"3", "160", null}
+        };
+        for (String[] tap : taps) {
+            send(contest + "/day", "entry", entry, "lift", "squat", "number", tap[0], "act", "NAME", "load", tap[1]);
+            if (tap[2] != null) {
+                send(contest + "/day", "entry", entry, "lift", "squat", "number", tap[0], "act", tap[2]);
+            }
+        }
+        var file = look(contest + "/results.csv")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse();
+        assertThat(file.getHeader("Content-Disposition")).contains("attachment", "test-open-2026-03-31.csv");
+        assertThat(file.getContentType()).startsWith("text/csv");
+        List<String> lines = file.getContentAsString().lines().toList();
+        assertThat(lines).hasSize(3);
+        assertThat(lines.get(0)).startsWith("Class,").contains("Squat 1,Squat 2,Squat 3,Squat,Bench press 1");
+        assertThat(lines)
+                .anySatisfy(line -> assertThat(line).contains("150,-160,,150,").contains(club.lifter.name()));
+        assertThat(lines).anySatisfy(line -> assertThat(line).contains("'=1+1").contains("82"));
+    }
+
     // ---- body mass toward a class
 
     private void weighed(String on, String kg) throws Exception {

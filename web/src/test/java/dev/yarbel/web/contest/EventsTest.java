@@ -16,6 +16,7 @@ import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
+import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.LiftRecord;
 import java.util.HashMap;
 import java.util.List;
@@ -41,6 +42,9 @@ class EventsTest {
 
     @Autowired
     private Book book;
+
+    @Autowired
+    private Ledger ledger;
 
     private TestClub club;
     private String contest;
@@ -174,6 +178,29 @@ class EventsTest {
         send(remove.replace("remove", "restore"), Map.of());
 
         assertThat(page().select("input[aria-label='Ash, Log']").val()).isEqualTo("9");
+    }
+
+    /** What was done with its points; what is only expected is no result. Each is in the ledger with what stood there before. */
+    @Test
+    void resultsAreAFileAndInTheLedger() throws Exception {
+        guests("Ash", "Birch");
+        send("/events/results", typed(page(), Map.of("Ash, Log", "9", "Birch, Log", "~7")));
+        send("/events/results", typed(page(), Map.of("Ash, Log", "10")));
+
+        List<String> lines = mvc.perform(get(contest + "/results.csv").with(club.asCoach()))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString()
+                .lines()
+                .toList();
+        assertThat(lines).anySatisfy(line -> assertThat(line).contains("Ash,10,3"));
+        assertThat(lines).anySatisfy(line -> assertThat(line).contains("Birch,,,"));
+        assertThat(ledger.latestOfClub(club.lifter.clubId(), 1)).singleElement().satisfies(change -> {
+            assertThat(change.subject()).containsExactly("result", "Games, Ash, Log");
+            assertThat(change.before()).isEqualTo("9");
+            assertThat(change.after()).isEqualTo("10");
+        });
     }
 
     /** Of events there are no attempts, no warm-up room and no day of lifts. */
