@@ -77,10 +77,12 @@ class EntryController {
         if (opened.lifter().isPresent()) {
             LifterCard lifter = opened.lifter().get();
             Contests.Known known = contests.known(coach, held, of, lifter);
+            List<EventEntity> announced = held.rules().isOfEvents() ? events.of(held) : List.of();
             page.addObject("card", lifter)
                     .addObject("minor", lifter.mayBeMinor(known.plan().today()))
                     .addObject("plan", known.plan())
-                    .addObject("toward", toward(held, known.plan()).orElse(null))
+                    .addObject("toward", toward(held, announced, known.plan()).orElse(null))
+                    .addObject("standings", StandingView.of(announced, known.plan()))
                     .addObject(
                             "body",
                             towardClass(held, of, lifter, known.plan().today()).orElse(null))
@@ -108,11 +110,9 @@ class EntryController {
     }
 
     /** The way to the day from where the lifter stands; empty without a day to come. */
-    private Optional<Toward> toward(ContestEntity contest, LifterBlock plan) {
+    private static Optional<Toward> toward(ContestEntity contest, List<EventEntity> announced, LifterBlock plan) {
         List<Lift> lifts = contest.rules().isOfEvents()
-                ? events.of(contest).stream()
-                        .flatMap(event -> event.lift().stream())
-                        .toList()
+                ? announced.stream().flatMap(event -> event.lift().stream()).toList()
                 : contest.rules().lifts();
         return contest.on()
                 .filter(on -> on.isAfter(plan.today()) && !contest.isCancelled())

@@ -203,6 +203,41 @@ class EventsTest {
         });
     }
 
+    /** What was done in training with the announced load stands with the entry, and what the estimate says. */
+    @Test
+    void aLifterStandsForAnEventAsTheyTrained() throws Exception {
+        String entry = Jsoup.parse(mvc.perform(get(contest).with(club.asCoach()))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString())
+                .select("table.entries a")
+                .attr("href");
+        assertThat(standing(entry)).contains("Log", "100 kg", "not yet");
+
+        for (String[] set : new String[][] {{"97.5", "5"}, {"90", "9"}, {"100", "4"}}) {
+            mvc.perform(post(club.url("/floor/free/sets"))
+                            .with(club.asCoach())
+                            .with(csrf())
+                            .param("task", "")
+                            .param("lift", "log-press")
+                            .param("load", set[0])
+                            .param("reps", set[1])
+                            .param("effort", "9"))
+                    .andExpect(status().is3xxRedirection());
+        }
+        mvc.perform(post(club.url("/floor/free/finish")).with(club.asCoach()).with(csrf()));
+        assertThat(standing(entry)).contains("5 rep.", "too few to say", "four of five");
+    }
+
+    private String standing(String entry) throws Exception {
+        return Jsoup.parse(mvc.perform(get(entry).with(club.asCoach()))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString())
+                .select("section:has(#standing-title) tbody")
+                .text();
+    }
+
     /** Of events there are no attempts, no warm-up room and no day of lifts. */
     @Test
     void pagesOfLiftsAreNotThere() throws Exception {

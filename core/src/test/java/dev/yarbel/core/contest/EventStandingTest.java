@@ -1,0 +1,155 @@
+package dev.yarbel.core.contest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.yarbel.core.contest.EventStanding.Trained;
+import dev.yarbel.core.contest.EventStanding.Way;
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.effort.RepFormula;
+import dev.yarbel.core.estimate.MaxEstimate;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class EventStandingTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 3, 9);
+    private static final Optional<Mass> LOAD = Optional.of(Mass.ofKg(100));
+
+    private static Trained set(int daysAgo, int kg, int reps, SetDetails details) {
+        return new Trained(
+                DAY.minusDays(daysAgo),
+                new LiftedSet(new Lift("log-press"), Mass.ofKg(kg), reps, Effort.parse("9"), details));
+    }
+
+    private static Trained set(int daysAgo, int kg, int reps) {
+        return set(daysAgo, kg, reps, SetDetails.NONE);
+    }
+
+    private static SetDetails timed(int seconds, Optional<Length> far) {
+        return new SetDetails(
+                0,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                SetDetails.NONE.coach(),
+                Optional.empty(),
+                Optional.of(Duration.ofSeconds(seconds)),
+                far,
+                SetDetails.NONE.asked(),
+                SetDetails.NONE.setUp(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private static EventStanding of(EventMeasure measure, Trained... sets) {
+        return EventStanding.of(measure, LOAD, List.of(sets), Optional.empty());
+    }
+
+    /** Eight with a bar that is too light say nothing of the announced one. */
+    @Test
+    void onlyAboutTheAnnouncedLoadCounts() {
+        EventStanding standing = of(EventMeasure.REPS, set(20, 100, 5), set(10, 97, 6), set(8, 96, 9), set(3, 110, 4));
+        assertThat(standing.best().orElseThrow().amount()).isEqualByComparingTo("6");
+        assertThat(standing.best().orElseThrow().on()).isEqualTo(DAY.minusDays(10));
+        assertThat(standing.lately()).hasSize(3);
+    }
+
+    @Test
+    void forTheHeaviestLoadAnyCounts() {
+        assertThat(of(EventMeasure.LOAD, set(20, 80, 1), set(10, 95, 1))
+                        .best()
+                        .orElseThrow()
+                        .amount())
+                .isEqualByComparingTo("95");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"5 5 5 6 6 6, UP", "6 6 6 5 5 5, DOWN", "6 5 6 6 5 6, LEVEL", "5 6 7, UNKNOWN", "5 5 6 6, UP"})
+    void howItGoesIsToldFromTheLaterHalf(String reps, Way way) {
+        List<Trained> sets = new ArrayList<>();
+        for (String one : reps.split(" ")) {
+            sets.add(set(60 - 7 * sets.size(), 100, Integer.parseInt(one)));
+        }
+        assertThat(EventStanding.of(EventMeasure.REPS, LOAD, sets, Optional.empty())
+                        .way())
+                .isEqualTo(way);
+    }
+
+    /** 20 m in 10 s are two metres a second, whatever the course of the day is. */
+    @Test
+    void aTimedCourseIsHeldByItsSpeed() {
+        SetDetails timed = timed(10, Optional.of(Length.ofCm(2000)));
+        EventStanding standing = of(EventMeasure.TIME, set(5, 100, 1, timed), set(3, 100, 1));
+        assertThat(standing.best().orElseThrow().amount()).isEqualByComparingTo("2");
+        assertThat(of(EventMeasure.DISTANCE, set(5, 100, 1, timed))
+                        .best()
+                        .orElseThrow()
+                        .amount())
+                .isEqualByComparingTo("20");
+        assertThat(of(EventMeasure.HOLD, set(5, 100, 1, timed(35, Optional.empty())))
+                        .best()
+                        .orElseThrow()
+                        .amount())
+                .isEqualByComparingTo("35");
+        assertThat(of(EventMeasure.HOLD, set(5, 100, 1, timed)).best()).isEmpty();
+    }
+
+    @Test
+    void repetitionsAMinuteAreThoseOfTheBestSet() {
+        assertThat(of(EventMeasure.REPS, set(5, 100, 8, timed(60, Optional.empty())))
+                        .aMinute())
+                .contains(new BigDecimal("8.0"));
+        assertThat(of(EventMeasure.REPS, set(5, 100, 6, timed(48, Optional.empty())))
+                        .aMinute())
+                .contains(new BigDecimal("7.5"));
+        assertThat(of(EventMeasure.REPS, set(5, 100, 6)).aMinute()).isEmpty();
+    }
+
+    /** Epley 1985: the max is the load times 1 + reps / 30, so that 120 kg are good for six with 100 kg. */
+    @Test
+    void theEstimateSaysHowManyMayBeThere() {
+        EventStanding.Max max = new EventStanding.Max(
+                new MaxEstimate(Mass.ofKg(121), Mass.ofKg(5), List.of()), RepCurve.parse(RepFormula.EPLEY.key()));
+        EventStanding.Expected reps = EventStanding.of(EventMeasure.REPS, LOAD, List.of(), Optional.of(max))
+                .byEstimate()
+                .orElseThrow();
+        assertThat(reps.middle()).isEqualByComparingTo("6");
+        assertThat(reps.low()).isLessThan(reps.middle());
+        assertThat(reps.high()).isGreaterThan(reps.middle());
+        EventStanding.Expected load = EventStanding.of(EventMeasure.LOAD, LOAD, List.of(), Optional.of(max))
+                .byEstimate()
+                .orElseThrow();
+        assertThat(load.middle()).isEqualByComparingTo("121");
+        assertThat(EventStanding.of(EventMeasure.TIME, LOAD, List.of(), Optional.of(max))
+                        .byEstimate())
+                .isEmpty();
+    }
+
+    /** Beyond what is there nothing is made up: no repetition with more than the max. */
+    @Test
+    void moreThanTheMaxIsNoRepetition() {
+        EventStanding.Max max =
+                new EventStanding.Max(new MaxEstimate(Mass.ofKg(90), Mass.ofKg(2), List.of()), RepCurve.DEFAULT);
+        assertThat(EventStanding.of(EventMeasure.REPS, LOAD, List.of(), Optional.of(max))
+                        .byEstimate()
+                        .orElseThrow()
+                        .high())
+                .isEqualByComparingTo("0");
+    }
+}
