@@ -10,20 +10,22 @@ import dev.yarbel.core.measure.MassUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
-/** What lies beside a bar in a warm-up room: a bar of 20 kg with collars of 2.5 kg each (IPF Technical Rules, from memory), six pairs of 25 kg and one of each smaller disc. */
+/** What lies beside a bar in a warm-up room: the bar and collars of the rules, six pairs of 25 kg and one of each smaller disc (IPF Technical Rules, from memory). */
 public final class ContestKit {
 
     private static final int TWENTY_FIVES = 6;
 
-    private static final BarLoads USUAL =
-            BarLoads.of(new BarKit(new Bar("bar", Mass.ofKg(20)), Mass.ofKg(5), PlateSet.of(discs())));
+    private static final Map<List<Mass>, BarLoads> MADE = new ConcurrentHashMap<>();
 
     private ContestKit() {}
 
     /** The usual kit of one bar. */
-    public static BarLoads usual() {
-        return USUAL;
+    public static BarLoads of(ContestRules rules) {
+        return MADE.computeIfAbsent(
+                List.of(rules.bar(), rules.collars()),
+                masses -> BarLoads.of(new BarKit(new Bar("bar", masses.get(0)), masses.get(1), PlateSet.of(discs()))));
     }
 
     private static Map<Plate, Integer> discs() {

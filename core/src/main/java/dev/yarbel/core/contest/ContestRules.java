@@ -5,12 +5,14 @@ import dev.yarbel.core.lifter.Sex;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Table;
+import dev.yarbel.core.record.Worn;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -25,6 +27,9 @@ import java.util.stream.Collectors;
  * @param lastPullChanges how often the last deadlift may be changed while it is not called
  * @param equipped whether suits and shirts are worn
  * @param fourth whether a fourth attempt may be taken, which counts for no total
+ * @param bar what it weighs
+ * @param collars what both weigh together
+ * @param allowed what may be worn
  */
 public record ContestRules(
         String key,
@@ -34,12 +39,15 @@ public record ContestRules(
         int openerChanges,
         int lastPullChanges,
         boolean equipped,
-        boolean fourth) {
+        boolean fourth,
+        Mass bar,
+        Mass collars,
+        Set<Worn> allowed) {
 
     /** The attempts at a lift that count. */
     public static final int ATTEMPTS = 3;
 
-    private static final int FIELDS = 8;
+    private static final int FIELDS = 11;
     private static final Map<String, ContestRules> SETS = Table.rows(ContestRules.class, "rules.csv").stream()
             .map(ContestRules::read)
             .collect(Collectors.toMap(ContestRules::key, Function.identity()));
@@ -53,6 +61,7 @@ public record ContestRules(
     /** @throws IllegalArgumentException when its step is no mass */
     public ContestRules {
         lifts = List.copyOf(lifts);
+        allowed = Worn.inOrder(allowed);
         if (!step.isPositive() || toName.isNegative()) {
             throw new IllegalArgumentException("no contest can be held by this: " + key);
         }
@@ -86,12 +95,27 @@ public record ContestRules(
                 Integer.parseInt(row[4]),
                 Integer.parseInt(row[5]),
                 row[6].equals("equipped"),
-                row[7].equals("fourth"));
+                row[7].equals("fourth"),
+                Mass.of(row[8], MassUnit.KG),
+                Mass.of(row[9], MassUnit.KG),
+                Worn.inOrder(
+                        Arrays.stream(row[10].split(" ")).map(Worn::valueOf).toList()));
     }
 
     /** The same with figures of a contest's own. */
     public ContestRules with(Mass ownStep, Duration ownToName, boolean ownFourth) {
-        return new ContestRules(key, lifts, ownStep, ownToName, openerChanges, lastPullChanges, equipped, ownFourth);
+        return new ContestRules(
+                key,
+                lifts,
+                ownStep,
+                ownToName,
+                openerChanges,
+                lastPullChanges,
+                equipped,
+                ownFourth,
+                bar,
+                collars,
+                allowed);
     }
 
     /** How often a lift may be attempted at most. */

@@ -6,15 +6,18 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.core.record.Worn;
 import dev.yarbel.core.shape.Peak;
 import dev.yarbel.core.shape.Taper;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The way to a contest, counted back from its day, as {@link Peak} and {@link Taper} shape it.
@@ -23,6 +26,7 @@ import java.util.Optional;
  * @param lighter from when on the volume comes down
  * @param lastHeavy the last day for heavy work of each lift, the earliest first
  * @param lastSession the last day that is trained
+ * @param notAllowed what the plan has worn in those lifts before the contest, as it would be shaped, that may not be worn there
  * @param changes what that makes of a plan, by day
  */
 public record Toward(
@@ -31,6 +35,7 @@ public record Toward(
         LocalDate lighter,
         Map<Lift, LocalDate> lastHeavy,
         LocalDate lastSession,
+        Set<Worn> notAllowed,
         List<Changed> changes) {
 
     /** A dose before and after; empty where it goes, or was not there. */
@@ -38,10 +43,16 @@ public record Toward(
 
     /**
      * @param lifts of the contest, or what its events are trained as
+     * @param allowed what may be worn at the contest
      * @param now the plan as it is, and shaped for the contest; empty where it does not reach there
      */
     public static Toward of(
-            List<Lift> lifts, Catalogue catalogue, LocalDate contest, Block now, Optional<Block> shaped) {
+            List<Lift> lifts,
+            Set<Worn> allowed,
+            Catalogue catalogue,
+            LocalDate contest,
+            Block now,
+            Optional<Block> shaped) {
         Map<Lift, LocalDate> lastHeavy = new LinkedHashMap<>();
         lifts.stream()
                 .filter(lift -> Taper.lastHeavy(lift, catalogue).isPresent())
@@ -55,7 +66,27 @@ public record Toward(
                 contest.minusDays(Taper.DAYS),
                 lastHeavy,
                 contest.minusDays(Taper.LAST_SESSION),
+                notAllowed(lifts, allowed, contest, shaped.orElse(now)),
                 shaped.map(then -> changes(now, then)).orElse(List.of()));
+    }
+
+    private static Set<Worn> notAllowed(List<Lift> lifts, Set<Worn> allowed, LocalDate contest, Block block) {
+        Set<Worn> worn = EnumSet.noneOf(Worn.class);
+        for (int day = 0; day < block.days().size(); day++) {
+            for (int week = 0; week < block.weeks(); week++) {
+                LocalDate on = block.date(day, week);
+                if (on.isBefore(contest) && on.isAfter(contest.minusDays(Peak.DAYS + 1L))) {
+                    for (Slot slot : block.days().get(day).slots()) {
+                        if (lifts.contains(slot.lift())) {
+                            slot.dose(week).ifPresent(dose -> dose.parts()
+                                    .forEach(part -> worn.addAll(part.details().with())));
+                        }
+                    }
+                }
+            }
+        }
+        worn.removeAll(allowed);
+        return Worn.inOrder(worn);
     }
 
     /** Both have the same days and slots: shaping changes doses only. */

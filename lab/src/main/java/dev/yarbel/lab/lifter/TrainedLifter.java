@@ -115,7 +115,8 @@ public final class TrainedLifter {
         return random.nextDouble() > traits.missesSession();
     }
 
-    private double today(Lift lift) {
+    /** What a lift has on the day, with the form and the fatigue of it, in kg. */
+    public double today(Lift lift) {
         Strength strength = strengths.get(lift);
         return strength.standing()
                 * (1 - traits.fatigue() * strength.fast)

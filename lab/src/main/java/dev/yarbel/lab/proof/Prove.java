@@ -83,7 +83,8 @@ public final class Prove {
                 notices,
                 StandingMaxProof.of(StandingMaxProof.ablations(), lives).ablationTable(),
                 calls(),
-                rehearsals.table());
+                rehearsals.table(),
+                AttemptsProof.of(REPORTED_FROM[0], COACHED).table());
     }
 
     /** What the calls are worth. */
@@ -217,6 +218,14 @@ public final class Prove {
             are counted apart. The rehearsal knows nothing of how these lifters tire over weeks.
 
             ![How often sets are missed that a rehearsal says will be](rehearsal.svg)
+
+            %s
+            ## What advised attempts are worth
+
+            The same 100 lifters, a week of rest after their quarter of a year, in a contest of three lifts, the same day again for each way to choose. The estimate
+            says what may be there; what an attempt leaves is what they say of it; four of a hundred are turned down. "What was there" is what the three lifts
+            had on the day before the first attempt. A day without a total counts as nothing: the ways differ by how often that happens more than by
+            what they bring else.
 
             %s""";
 }

@@ -6,19 +6,10 @@ import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.estimate.LifterStrength;
 import dev.yarbel.core.estimate.MaxEstimate;
-import dev.yarbel.core.estimate.MaxOnRecord;
-import dev.yarbel.core.estimate.Overrules;
-import dev.yarbel.core.estimate.StrengthFilter;
-import dev.yarbel.core.estimate.StrengthHistory;
-import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
-import dev.yarbel.core.record.LiftedSession;
-import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.rehearsal.Likely;
 import dev.yarbel.core.rehearsal.Manner;
 import dev.yarbel.core.rehearsal.Rehearsal;
@@ -32,10 +23,6 @@ import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.session.Resolver;
 import dev.yarbel.lab.lifter.TrainedLifter;
 import dev.yarbel.lab.plan.Gym;
-import dev.yarbel.lab.plan.PlainWays;
-import dev.yarbel.lab.plan.Way;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -50,19 +37,10 @@ import java.util.Optional;
  */
 final class RehearsalProof {
 
-    private static final LocalDate FIRST_DAY = LocalDate.of(2026, 1, 5);
-    private static final int LEARNING = 12;
     private static final int WEEKS = 8;
-    private static final double EASY = 0.9;
     private static final double OVERREACHED = 0.03;
     private static final int FEW = 20;
     private static final double[] EDGES = {0, 0.02, 0.05, 0.1, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 1.0001};
-    private static final List<Lift> LIFTS = List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT);
-    private static final List<List<Lift>> SESSIONS = List.of(
-            List.of(Lift.SQUAT, Lift.BENCH_PRESS),
-            List.of(Lift.DEADLIFT, Lift.BENCH_PRESS),
-            List.of(Lift.SQUAT, Lift.DEADLIFT));
-
     /**
      * What was said of a part, and whether a set of it was missed then.
      *
@@ -93,15 +71,8 @@ final class RehearsalProof {
     }
 
     private void live(TrainedLifter lifter) {
-        List<MaxOnRecord> tested = LIFTS.stream()
-                .map(lift -> new MaxOnRecord(lift, mass(lifter.tested(lift)), FIRST_DAY))
-                .toList();
-        LifterStrength strength = StrengthHistory.of(
-                        new StrengthFilter(Catalogue.STANDARD, Overrules.NONE),
-                        tested,
-                        learn(lifter, PlainWays.fixed(lifter)))
-                .on(FIRST_DAY.plusWeeks(LEARNING));
-        Block block = block(FIRST_DAY.plusWeeks(LEARNING));
+        LifterStrength strength = Quarter.learnt(lifter);
+        Block block = block(Quarter.END);
         Resolver resolver = resolver(strength);
         Projection projection = Projection.of(block, resolver, Projection.Log.NONE);
         Rehearsal rehearsal = Rehearsal.of(
@@ -120,7 +91,7 @@ final class RehearsalProof {
         for (int week = 0; week < WEEKS; week++) {
             for (int day = 0; day < 7; day++) {
                 lifter.day();
-                if (day % 2 == 0 && day / 2 < SESSIONS.size()) {
+                if (day % 2 == 0 && day / 2 < Quarter.SESSIONS.size()) {
                     hold(lifter, rehearsal, projection, day / 2, week, tired);
                 }
             }
@@ -132,40 +103,12 @@ final class RehearsalProof {
         });
     }
 
-    /** A quarter of a year in percent of a max that was tested, every sixth week easy, and what is logged of it. */
-    private static List<LiftedSession> learn(TrainedLifter lifter, Way way) {
-        List<LiftedSession> log = new ArrayList<>();
-        for (int day = 0; day < 7 * LEARNING; day++) {
-            lifter.day();
-            int session = day % 7 / 2;
-            if (day % 7 % 2 == 0 && session < SESSIONS.size() && lifter.comes()) {
-                List<LiftedSet> sets = new ArrayList<>();
-                double share = way.isEasy(day / 7) ? EASY : 1;
-                for (Lift lift : SESSIONS.get(session)) {
-                    sets.add(lifted(lifter, lift, share * way.top(lift, lifter), Way.TOP_REPS));
-                    for (int i = 0; i < (share < 1 ? 2 : Way.FIVES); i++) {
-                        sets.add(lifted(lifter, lift, share * way.fives(lift, lifter), Way.FIVE_REPS));
-                    }
-                    lifter.over(lift);
-                }
-                log.add(new LiftedSession(FIRST_DAY.plusDays(day), sets));
-            }
-        }
-        return log;
-    }
-
-    private static LiftedSet lifted(TrainedLifter lifter, Lift lift, double wanted, int reps) {
-        double load = Gym.loaded(wanted);
-        TrainedLifter.Done done = lifter.lift(lift, load, reps);
-        return new LiftedSet(lift, mass(load), done.reps(), done.said(), SetDetails.NONE);
-    }
-
     /** Eight weeks that climb from easy to more than most can do. */
     private static Block block(LocalDate start) {
         List<TrainingDay> days = new ArrayList<>();
-        for (int day = 0; day < SESSIONS.size(); day++) {
+        for (int day = 0; day < Quarter.SESSIONS.size(); day++) {
             List<Slot> slots = new ArrayList<>();
-            for (Lift lift : SESSIONS.get(day)) {
+            for (Lift lift : Quarter.SESSIONS.get(day)) {
                 slots.add(slot(slots.size(), lift, "1x3", 80));
                 slots.add(slot(slots.size(), lift, "3x5", 73));
             }
@@ -184,7 +127,7 @@ final class RehearsalProof {
 
     private static Resolver resolver(LifterStrength strength) {
         Map<Lift, LiftNumbers> numbers = new HashMap<>();
-        for (Lift lift : LIFTS) {
+        for (Lift lift : Quarter.LIFTS) {
             Optional<Mass> max = strength.estimate(lift).map(MaxEstimate::max);
             numbers.put(lift, new LiftNumbers(max, max, strength.curve(lift).orElseThrow()));
         }
@@ -206,11 +149,7 @@ final class RehearsalProof {
             SetsOutlook outlook = rehearsal.sets(day, week, part).orElseThrow();
             said.add(new Said(outlook.missed(), missed, tired));
         }
-        SESSIONS.get(day).forEach(lifter::over);
-    }
-
-    private static Mass mass(double kg) {
-        return Mass.of(BigDecimal.valueOf(kg).setScale(1, RoundingMode.HALF_UP), MassUnit.KG);
+        Quarter.SESSIONS.get(day).forEach(lifter::over);
     }
 
     private static double kg(Mass mass) {
@@ -316,7 +255,7 @@ final class RehearsalProof {
                 ranges(false).size(),
                 100 * off(ranges(false)),
                 worn,
-                ranges.size() / LIFTS.size(),
+                ranges.size() / Quarter.LIFTS.size(),
                 brier(all),
                 brierOfTheRate(all),
                 100 * held(ranges),

@@ -118,6 +118,7 @@ class EntryController {
                 .filter(on -> on.isAfter(plan.today()) && !contest.isCancelled())
                 .map(on -> Toward.of(
                         lifts,
+                        contest.rules().allowed(),
                         plan.standing().catalogue(),
                         on,
                         plan.block(),

@@ -2,10 +2,12 @@ package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Called;
 import dev.yarbel.core.contest.ContestKit;
+import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.CountedBack;
 import dev.yarbel.core.contest.Rung;
 import dev.yarbel.core.contest.ScoreCard;
 import dev.yarbel.core.contest.WarmUpRoom;
+import dev.yarbel.core.equipment.BarLoads;
 import dev.yarbel.core.equipment.Plate;
 import dev.yarbel.core.equipment.Rounding;
 import dev.yarbel.core.lift.Lift;
@@ -126,7 +128,7 @@ record WarmUpView(
                         before,
                         entry.attemptsBefore().isEmpty(),
                         attempt,
-                        CountedBack.from(ramp(openers.get(who), flight.lift()), attempt, now)));
+                        CountedBack.from(ramp(made.contest().rules(), openers.get(who), flight.lift()), attempt, now)));
             }
         }
         return planned(flight, lifters, unknown);
@@ -178,9 +180,9 @@ record WarmUpView(
                 .map(Rung::load);
     }
 
-    private static Ramp ramp(Mass opener, Lift lift) {
-        Mass top = ContestKit.usual().round(opener, Rounding.NEAREST);
-        return RampPlanner.plan(
-                ContestKit.usual(), top, RampKind.SHRINKING, Start.COLD.fromTheFloor(lift.equals(Lift.DEADLIFT)));
+    private static Ramp ramp(ContestRules rules, Mass opener, Lift lift) {
+        BarLoads kit = ContestKit.of(rules);
+        Mass top = kit.round(opener, Rounding.NEAREST);
+        return RampPlanner.plan(kit, top, RampKind.SHRINKING, Start.COLD.fromTheFloor(lift.equals(Lift.DEADLIFT)));
     }
 }
