@@ -454,6 +454,17 @@ public final class Browser implements AutoCloseable {
                 .perform();
     }
 
+    /** Drags what is found so many pixels to the right, by the mouse. */
+    public void dragBy(String css, int pixels) {
+        new Actions(driver)
+                .moveToElement(find(css))
+                .clickAndHold()
+                .moveByOffset(pixels / 2, 0)
+                .moveByOffset(pixels - pixels / 2, 0)
+                .release()
+                .perform();
+    }
+
     /** Presses a key while another is held. */
     public Browser hold(Keys held, CharSequence key) {
         painted();

@@ -95,6 +95,22 @@ class ContestJourneyTest {
         assertThat(club.plan().block().weeks()).isEqualTo(weeks + 2);
     }
 
+    /** A flag dragged along the season's line shows what would follow, and keeps nothing. */
+    @Test
+    void aContestIsDraggedAlongTheSeason() {
+        LocalDate day = club.plan().block().end();
+        begin("Dragged Open", day, "ipf-classic");
+        enterLifter();
+        browser.open(club.url("/season"));
+        browser.find("svg.season .flag[data-contest]");
+        browser.dragBy("svg.season .flag[data-contest] path", 20);
+        browser.waitForText("#moving h2", "Dragged Open on");
+        browser.assertSound();
+        assertThat(browser.address()).contains("to=");
+        browser.click("#moving form button");
+        browser.waitForText("[role=status]", "Moved.");
+    }
+
     // ---- strongman
 
     private void guest(String name) {

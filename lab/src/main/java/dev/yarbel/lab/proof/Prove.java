@@ -19,6 +19,7 @@ public final class Prove {
 
     private static final int LIFTERS = 200;
     private static final int COACHED = 100;
+    private static final int CONTESTED = 500;
     private static final int WEEKS = 52;
     private static final double JUMP = 0.03;
     /** The row of the estimate in a table of methods, and the last of its head. */
@@ -84,7 +85,7 @@ public final class Prove {
                 StandingMaxProof.of(StandingMaxProof.ablations(), lives).ablationTable(),
                 calls(),
                 rehearsals.table(),
-                AttemptsProof.of(REPORTED_FROM[0], COACHED).table());
+                AttemptsProof.of(REPORTED_FROM[0], CONTESTED).table());
     }
 
     /** What the calls are worth. */
@@ -222,7 +223,7 @@ public final class Prove {
             %s
             ## What advised attempts are worth
 
-            The same 100 lifters, a week of rest after their quarter of a year, in a contest of three lifts, the same day again for each way to choose. The estimate
+            500 lifters of that kind, a week of rest after their quarter of a year, in a contest of three lifts, the same day again for each way to choose. The estimate
             says what may be there; what an attempt leaves is what they say of it; four of a hundred are turned down. "What was there" is what the three lifts
             had on the day before the first attempt. A day without a total counts as nothing: the ways differ by how often that happens more than by
             what they bring else.

@@ -1,5 +1,6 @@
 package dev.yarbel.web.block;
 
+import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.DayId;
 import dev.yarbel.core.block.Lifted;
@@ -332,6 +333,11 @@ public record LifterBlock(
         Taper taper = new Taper(contest, standing.catalogue(), resolver::numbers);
         Block peaked = new Peak(contest, standing.catalogue(), resolver::numbers).over(block, stays);
         return Optional.of(taper.hasShaped(block) ? taper.again(peaked, stays) : taper.over(peaked, stays));
+    }
+
+    /** The block as it stands, and what of it is still ahead, as rules of judgement look at it. */
+    public PlanAhead ahead() {
+        return new PlanAhead(block, resolver, log(), this, projection, today);
     }
 
     /** The block lifted beforehand; empty where nothing at all is known of the lifter. */

@@ -5,7 +5,6 @@ import dev.yarbel.core.adjust.Calls;
 import dev.yarbel.core.adjust.Caps;
 import dev.yarbel.core.adjust.ContestSeen;
 import dev.yarbel.core.adjust.Finding;
-import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.adjust.SeenSession;
 import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.Tuning;
@@ -39,7 +38,7 @@ class Findings {
         if (cause instanceof Cause.OfContest of) {
             LifterCard lifter = block.lifter();
             ContestSeen contest = contests.seen(lifter.clubId(), lifter.id(), of.id(), of.was(), block.today());
-            return calls.look(Subject.of(contest, ahead(block)), tuning);
+            return calls.look(Subject.of(contest, block.ahead()), tuning);
         }
         List<SeenSession> seen = until(block, cause);
         if (seen.isEmpty()) {
@@ -84,7 +83,7 @@ class Findings {
                                 standing.filter(known -> !known.setDown().isEmpty()
                                                 || known.workingMax().isPresent())
                                         .isPresent()),
-                        ahead(block),
+                        block.ahead(),
                         seen,
                         block.lifter().aching(lift, block.standing().catalogue()))
                 .healed(block.lifter().healed(lift, block.standing().catalogue()));
@@ -102,9 +101,5 @@ class Findings {
                 || block.standing().log().stream()
                         .anyMatch(session -> cause.session().equals(Optional.of(session.id()))
                                 && session.pain().isPresent());
-    }
-
-    static PlanAhead ahead(LifterBlock block) {
-        return new PlanAhead(block.block(), block.resolver(), block.log(), block, block.projection(), block.today());
     }
 }

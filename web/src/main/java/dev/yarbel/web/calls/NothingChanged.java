@@ -24,7 +24,7 @@ record NothingChanged(Handlers handlers, Lift lift, Optional<FollowLaw> law) imp
     public Handling own(Reply reply, MassUnit unit) {
         if (law.isPresent()) {
             Mass load = WorkingMaxMoved.read(reply.own(), unit, "calls.error.load");
-            return NextLoads.written(Findings.ahead(handlers.block()), law.get(), load, unit)
+            return NextLoads.written(handlers.block().ahead(), law.get(), load, unit)
                     .map(handlers::of)
                     .orElseThrow(() -> new UnreadableException("calls.error.load").in("own"));
         }

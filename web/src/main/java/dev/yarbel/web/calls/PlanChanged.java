@@ -49,7 +49,7 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
 
     /** The doses on one side of the change, each once; the lift's name where it is another one. */
     private String written(Function<LoadChange, Optional<LoadChange.Planned>> side) {
-        return change.changes(Findings.ahead(handlers.block())).stream()
+        return change.changes(handlers.block().ahead()).stream()
                 .flatMap(one -> side.apply(one).stream())
                 .filter(planned ->
                         !(change instanceof NextLoads) || planned.lift().equals(lift))
@@ -64,7 +64,7 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
 
     @Override
     public Handling own(Reply reply, MassUnit unit) {
-        PlanAhead ahead = Findings.ahead(handlers.block());
+        PlanAhead ahead = handlers.block().ahead();
         return change.accept(new Own(ahead, reply))
                 .map(handlers::of)
                 .orElseThrow(() -> new UnreadableException("calls.error.nothing").in("own"));
@@ -157,7 +157,7 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
     public Optional<Long> take(Decision decision) {
         HeldBlock held = handlers.blocks().hold(handlers.block());
         try {
-            BlockEdit edit = change.edit(Findings.ahead(handlers.block()), held.block(), held::newSlot);
+            BlockEdit edit = change.edit(handlers.block().ahead(), held.block(), held::newSlot);
             return handlers.blocks()
                     .decide(
                             decision.coach(),

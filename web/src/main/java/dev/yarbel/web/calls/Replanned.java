@@ -29,7 +29,7 @@ record Replanned(Handlers handlers, Replan replan) implements Handling {
 
     @Override
     public Handling own(Reply reply, MassUnit unit) {
-        PlanAhead ahead = Findings.ahead(handlers.block());
+        PlanAhead ahead = handlers.block().ahead();
         return Reading.find(AnotherDay.Way.class, reply.own())
                 .flatMap(way -> replan.with(ahead, way))
                 .map(handlers::of)
@@ -49,7 +49,7 @@ record Replanned(Handlers handlers, Replan replan) implements Handling {
                     .decide(
                             decision.coach(),
                             held,
-                            replan.edit(Findings.ahead(handlers.block()), held.block(), held::newSlot),
+                            replan.edit(handlers.block().ahead(), held.block(), held::newSlot),
                             new EditRecord(
                                     decision.kind(),
                                     List.of(Subject.CONTEST.key()),

@@ -219,8 +219,8 @@ class Slips implements OpenCalls {
                 .findFirst()
                 .map(finding -> new Call(
                         finding,
-                        finding.proposal().changes(Findings.ahead(plan)),
-                        finding.proposal().weeks(Findings.ahead(plan)),
+                        finding.proposal().changes(plan.ahead()),
+                        finding.proposal().weeks(plan.ahead()),
                         care(plan, lift, rule),
                         found.stream().filter(other -> other != finding).toList()));
     }

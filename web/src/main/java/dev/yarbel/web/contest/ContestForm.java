@@ -35,14 +35,21 @@ record ContestForm(
     private static final Mass MOST_STEP = Mass.ofKg(25);
     private static final int FURTHEST_YEARS = 5;
 
+    /** @throws UnreadableException when no contest is on such a day */
+    static LocalDate day(LocalDate on, LocalDate today) {
+        if (on.isBefore(today.minusYears(FURTHEST_YEARS)) || on.isAfter(today.plusYears(FURTHEST_YEARS))) {
+            throw new UnreadableException("contest.error.day").in("on");
+        }
+        return on;
+    }
+
     /** @throws UnreadableException when it cannot be held like this */
     ContestEntity.Set read(LocalDate today) {
         if (rules == null || !ContestRules.keys().contains(rules)) {
             throw new UnreadableException("read.choice").in("rules");
         }
-        if (on != null
-                && (on.isBefore(today.minusYears(FURTHEST_YEARS)) || on.isAfter(today.plusYears(FURTHEST_YEARS)))) {
-            throw new UnreadableException("contest.error.day").in("on");
+        if (on != null) {
+            day(on, today);
         }
         ContestRules of = ContestRules.named(rules);
         Mass own = step == null

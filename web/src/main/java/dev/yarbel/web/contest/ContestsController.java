@@ -8,13 +8,16 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.Undo;
+import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -34,12 +37,14 @@ class ContestsController {
     private final Contests contests;
     private final Roster roster;
     private final Blocks blocks;
+    private final Words words;
     private final Clock clock;
 
-    ContestsController(Contests contests, Roster roster, Blocks blocks, Clock clock) {
+    ContestsController(Contests contests, Roster roster, Blocks blocks, Words words, Clock clock) {
         this.contests = contests;
         this.roster = roster;
         this.blocks = blocks;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -112,6 +117,29 @@ class ContestsController {
                 "contest",
                 form -> {
                     contests.change(coach, contest, form.read(today(coach)));
+                    return to(contest);
+                },
+                state -> page(coach, contests.contest(coach, contest), state));
+    }
+
+    /** @param on the day it is on now */
+    record MoveForm(@NotNull LocalDate on) {}
+
+    @PostMapping("/{contest}/move")
+    ModelAndView move(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long contest,
+            Sent<MoveForm> sent,
+            RedirectAttributes flash) {
+        return sent.answer(
+                "contest",
+                form -> {
+                    LocalDate on = ContestForm.day(form.on(), today(coach));
+                    contests.change(
+                            coach,
+                            contest,
+                            contests.contest(coach, contest).set().on(Optional.of(on)));
+                    flash.addFlashAttribute("notice", words.say("contest.moved"));
                     return to(contest);
                 },
                 state -> page(coach, contests.contest(coach, contest), state));

@@ -1,6 +1,15 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.adjust.Calls;
+import dev.yarbel.core.adjust.ContestSeen;
+import dev.yarbel.core.adjust.Finding;
+import dev.yarbel.core.adjust.Replan;
+import dev.yarbel.core.adjust.Subject;
+import dev.yarbel.core.adjust.Tuning;
+import dev.yarbel.core.adjust.WeekBeside;
+import dev.yarbel.core.shape.AnotherDay;
 import dev.yarbel.web.block.BlockSummary;
+import dev.yarbel.web.block.LifterBlock;
 import java.time.LocalDate;
 import java.time.Period;
 import java.time.temporal.ChronoUnit;
@@ -13,11 +22,20 @@ import java.util.stream.Stream;
 /**
  * A lifter's season on one line: their blocks, and the contests they are entered in.
  *
+ * @param from its first day
+ * @param days it is long
  * @param months begun within it
  * @param today where it lies, as the others do in thousandths of the line
  * @param undated contests that have no day
  */
-record SeasonView(List<Bar> bars, List<Flag> flags, List<Month> months, double today, List<ContestEntity> undated) {
+record SeasonView(
+        LocalDate from,
+        long days,
+        List<Bar> bars,
+        List<Flag> flags,
+        List<Month> months,
+        double today,
+        List<ContestEntity> undated) {
 
     private static final int LINE = 1000;
     private static final int MOST_MONTHS_BACK = 12;
@@ -41,6 +59,38 @@ record SeasonView(List<Bar> bars, List<Flag> flags, List<Month> months, double t
     record Flag(ContestEntity contest, long entry, double x, long days, Optional<BlockSummary> leads, long uncovered) {}
 
     record Month(LocalDate first, double x) {}
+
+    /**
+     * What would follow if a contest were on another day.
+     *
+     * @param leads whether the lifter's plan leads to the contest's day, so that it would be written otherwise
+     * @param way how; empty where nothing of the plan would change
+     * @param weeks before and after
+     */
+    record Moving(
+            ContestEntity contest, LocalDate to, boolean leads, Optional<AnotherDay.Way> way, List<WeekBeside> weeks) {
+
+        static Moving of(ContestEntity contest, LocalDate to, Optional<LifterBlock> current) {
+            Optional<LifterBlock> plan = current.filter(
+                    block -> contest.on().isPresent() && block.block().contest().equals(contest.on()));
+            Optional<Replan> replan = plan.flatMap(block -> {
+                ContestSeen seen =
+                        new ContestSeen(contest.name(), contest.on(), Optional.of(to), false, Optional.empty());
+                return new Calls(Calls.RULES)
+                        .look(Subject.of(seen, block.ahead()), Tuning.USUAL).stream()
+                                .map(Finding::proposal)
+                                .filter(Replan.class::isInstance)
+                                .map(Replan.class::cast)
+                                .findFirst();
+            });
+            return new Moving(
+                    contest,
+                    to,
+                    plan.isPresent(),
+                    replan.map(Replan::way),
+                    replan.map(proposal -> proposal.weeks(plan.get().ahead())).orElse(List.of()));
+        }
+    }
 
     /** @param entered each contest with the number of the lifter's entry */
     static SeasonView of(List<BlockSummary> blocks, List<Entered> entered, LocalDate today) {
@@ -70,6 +120,8 @@ record SeasonView(List<Bar> bars, List<Flag> flags, List<Month> months, double t
                 .plusDays(AROUND);
         Scale scale = new Scale(from, ChronoUnit.DAYS.between(from, to));
         return new SeasonView(
+                from,
+                scale.days,
                 bars(shown, scale),
                 dated.stream().map(one -> flag(one, shown, scale, today)).toList(),
                 months(from, to, scale),

@@ -392,6 +392,41 @@ class ContestTest {
         assertThat(page.select("svg.season .block")).isNotEmpty();
     }
 
+    /** What would follow of another day is shown beside what stands, and nothing is kept until it is. */
+    @Test
+    void aContestIsTriedOnAnotherDayBeforeItIsMoved() throws Exception {
+        String contest = held();
+        String entry = entered(contest);
+        LocalDate end = club.plan().block().end();
+        send(contest, "name", "Test Open", "rules", "ipf-classic", "on", end.toString());
+        String number = contest.replaceAll(".*/", "");
+        String tried = club.url("/season") + "?contest=" + number + "&to=" + end.plusWeeks(2);
+        assertThat(page(tried).select("#moving").text()).contains("does not lead to this contest");
+
+        Document toward = page(entry);
+        send(
+                toward.select(".toward form").attr("action"),
+                "stamp",
+                toward.select(".toward [name=stamp]").val(),
+                "contest",
+                end.toString(),
+                "kind",
+                "CONTEST_SHAPE");
+        Document moving = page(tried);
+        assertThat(moving.select("#moving table.bothplans tbody tr")).hasSize(4);
+        assertThat(page(contest).select(".facts").text()).doesNotContain("6 Apr");
+
+        send(contest + "/move", "on", end.plusWeeks(2).toString())
+                .andExpect(status().is3xxRedirection())
+                .andExpect(flash().attributeExists("notice"));
+        assertThat(page(contest).select(".facts").text()).contains("6 Apr 2026");
+        send(contest + "/move", "on", "1926-01-01").andExpect(status().isUnprocessableContent());
+        assertThat(page(club.url("/season") + "?contest=" + number + "&to=2020-01-01")
+                        .select("#moving"))
+                .isEmpty();
+        look(club.url("/season") + "?contest=" + number + "&to=soon").andExpect(status().isBadRequest());
+    }
+
     /** A contest that moves twice and then has no date: each time it is said whose plan leads elsewhere, and it can be shaped anew. */
     @Test
     void whosePlanLeadsElsewhereIsSaidWhenAContestMoves() throws Exception {
