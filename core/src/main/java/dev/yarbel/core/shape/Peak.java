@@ -37,7 +37,7 @@ import java.util.function.Function;
  *
  * <p>Heavy singles are a skill of their own, and an opener that was never done is reckless (common practice, no source); that they begin five
  * weeks out, and rise from 90 to 95 %, is ours. A run that follows a law of its own is left alone, as its next load would hang on the single; so
- * are events, which are trained toward the load that was announced.
+ * is a block that trains events, which lead to the loads that were announced.
  *
  * @param contest the day
  * @param numbers what the loads of a lift hang on
@@ -80,6 +80,9 @@ public record Peak(LocalDate contest, Catalogue catalogue, Function<Lift, LiftNu
      * @param stays whether a day of a week, both from 0, is left as it is
      */
     public Block over(Block block, BiPredicate<Integer, Integer> stays) {
+        if (block.slots().anyMatch(slot -> Taper.isEvent(catalogue.of(slot.lift())))) {
+            return block;
+        }
         Block peaked = block;
         Set<Integer> weeks = new HashSet<>();
         for (Lift lift :

@@ -99,7 +99,8 @@ public record Taper(LocalDate contest, Catalogue catalogue, Function<Lift, LiftN
                 || catalogue.of(catalogue.root(lift)).contest();
     }
 
-    private static boolean isEvent(Variation variation) {
+    /** Whether it is trained toward an announced load, in a strongman contest. */
+    static boolean isEvent(Variation variation) {
         return switch (variation.implement()) {
             case AXLE, LOG, YOKE, FRAME, HANDLES, EVENT_DUMBBELL, STONE, SANDBAG, KEG -> true;
             default -> false;

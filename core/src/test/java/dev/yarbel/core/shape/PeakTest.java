@@ -171,6 +171,17 @@ class PeakTest {
                 .isEqualTo(block);
     }
 
+    /** Who trains events prepares for announced loads, not for singles of the lifts beside them. */
+    @Test
+    void aBlockThatTrainsEventsIsLeftAlone() {
+        Block block = block(Lift.DEADLIFT, "4x5 75%", "3x3 82%");
+        Block with = block.with(List.of(
+                block.days().get(0),
+                new TrainingDay("Two", 3, List.of(slot(new Lift("yoke-walk"), "3x20m 80% event")))));
+        assertThat(peaked(block, KNOWN)).isNotEqualTo(block);
+        assertThat(peaked(with, KNOWN)).isEqualTo(with);
+    }
+
     /** The opener of the peak is the one that is usually chosen: 90 to 92 % (common practice, no source). */
     @Test
     void theOpenerIsTheUsualOne() {
