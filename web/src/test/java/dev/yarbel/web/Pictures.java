@@ -1,6 +1,7 @@
 package dev.yarbel.web;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -54,7 +55,6 @@ class Pictures {
             });
             browser.picture(FOLDER.resolve("calls.png"));
             contest(browser);
-            browser.open("/lifters/1/week").picture(FOLDER.resolve("week.png"));
             floor(browser);
         }
     }
@@ -64,6 +64,9 @@ class Pictures {
         browser.open("/contests/2").click("table.entries a");
         browser.waitForText("h1", "Attempts");
         browser.picture(FOLDER.resolve("attempts.png"));
+        browser.open("/lifters/4/season?contest=3&to=" + LocalDate.now().plusDays(92) + "#moving");
+        browser.waitForText("table.bothplans", "contest");
+        browser.picture(FOLDER.resolve("peak.png"));
         browser.open("/contests/1/warm-up?lift=deadlift");
         browser.waitForText(".nowdo .big", "in");
         browser.picture(FOLDER.resolve("warm-up.png"));

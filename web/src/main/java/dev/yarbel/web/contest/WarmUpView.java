@@ -4,6 +4,7 @@ import dev.yarbel.core.contest.Called;
 import dev.yarbel.core.contest.ContestKit;
 import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.CountedBack;
+import dev.yarbel.core.contest.FlightPace;
 import dev.yarbel.core.contest.Rung;
 import dev.yarbel.core.contest.ScoreCard;
 import dev.yarbel.core.contest.WarmUpRoom;
@@ -28,6 +29,7 @@ import java.util.stream.IntStream;
 /**
  * The warm-up room of a flight.
  *
+ * @param learnt the seconds that an attempt takes as the flight goes; empty where it says nothing yet
  * @param lifters the reader's own in it, by when they lift
  * @param turns who lifts what on which bar when
  * @param lanes the numbers of the bars
@@ -36,6 +38,7 @@ import java.util.stream.IntStream;
  */
 record WarmUpView(
         FlightShown flight,
+        Optional<Integer> learnt,
         List<Warming> lifters,
         List<Turn> turns,
         List<Integer> lanes,
@@ -111,6 +114,8 @@ record WarmUpView(
                         openers.get(entry.id()),
                         entry.lot().orElse(Integer.MAX_VALUE)))
                 .toList());
+        Optional<Integer> learnt = learnt(made, flight, order, of);
+        int pace = learnt.orElse(flight.pace());
         List<Warming> lifters = new ArrayList<>();
         for (int place = 0; place < order.size(); place++) {
             long who = order.get(place).who();
@@ -120,7 +125,7 @@ record WarmUpView(
                     .anyMatch(attempt -> attempt.outcome().isPresent());
             if (isOwn(made, entry) && !lifted) {
                 int before = entry.attemptsBefore().orElse(place);
-                Instant attempt = flight.startsAt().plusSeconds((long) before * flight.pace());
+                Instant attempt = flight.startsAt().plusSeconds((long) before * pace);
                 lifters.add(new Warming(
                         entry,
                         openers.get(who),
@@ -131,10 +136,24 @@ record WarmUpView(
                         CountedBack.from(ramp(made.contest().rules(), openers.get(who), flight.lift()), attempt, now)));
             }
         }
-        return planned(flight, lifters, unknown);
+        return planned(flight, learnt, lifters, unknown);
     }
 
-    private static WarmUpView planned(FlightShown flight, List<Warming> lifters, List<EntryEntity> unknown) {
+    /** What the flight itself says of its pace. */
+    private static Optional<Integer> learnt(
+            DayView.Made made, FlightShown flight, List<Called> order, List<EntryEntity> of) {
+        return FlightPace.learnt(
+                flight.startsAt(), IntStream.range(0, order.size()).boxed().flatMap(place -> of.stream()
+                        .filter(entry -> entry.id() == order.get(place).who())
+                        .flatMap(entry -> made.of(entry).getOrDefault(flight.lift(), List.of()).stream()
+                                .filter(attempt -> attempt.number() == 1
+                                        && attempt.outcome().isPresent())
+                                .map(attempt -> new FlightPace.Over(
+                                        entry.attemptsBefore().orElse(place), attempt.saidAt())))));
+    }
+
+    private static WarmUpView planned(
+            FlightShown flight, Optional<Integer> learnt, List<Warming> lifters, List<EntryEntity> unknown) {
         WarmUpRoom room = WarmUpRoom.plan(
                 lifters.stream()
                         .map(lifter -> new WarmUpRoom.Warming(lifter.entry.id(), lifter.ramp))
@@ -159,6 +178,7 @@ record WarmUpView(
                 .toList();
         return new WarmUpView(
                 flight,
+                learnt,
                 lifters,
                 turns,
                 IntStream.rangeClosed(1, flight.bars()).boxed().toList(),

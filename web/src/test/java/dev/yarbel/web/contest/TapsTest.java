@@ -27,6 +27,7 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
@@ -51,6 +52,9 @@ class TapsTest {
 
     @Autowired
     private Clock clock;
+
+    @Autowired
+    private JdbcClient jdbc;
 
     private TestClub club;
     private ContestEntity contest;
@@ -311,6 +315,21 @@ class TapsTest {
                     .as(wrong[0] + " " + wrong[1])
                     .isNotEmpty();
         }
+    }
+
+    /** Eleven attempts were over 24 minutes and 45 seconds in: the room is counted by 135 s each. */
+    @Test
+    void theRoomLearnsThePaceOfTheFlight() throws Exception {
+        named(1, "150");
+        room("starts", "23:30", "bars", "1", "pace", "60");
+        room("entry", String.valueOf(entry), "before", "10");
+        assertThat(room().select("#pace")).isEmpty();
+        said(1, Outcome.MADE);
+        jdbc.sql("""
+                        update contest_attempt set said_at = flight.starts_at + interval '1485 seconds'
+                        from contest_flight flight where flight.contest_id = ? and contest_attempt.entry_id = ?""").param(contest.id()).param(entry).update();
+
+        assertThat(room().select("#pace").text()).contains("takes 135 s");
     }
 
     @Test
