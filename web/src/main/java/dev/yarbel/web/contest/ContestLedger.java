@@ -32,6 +32,13 @@ class ContestLedger {
     void write(Person who, ContestEntity contest, EntryEntity entry, EntryEntity.Set before) {
         EntryEntity.Set after = entry.set();
         changed(who, contest, entry, "way", before.way().name(), after.way().name());
+        changed(
+                who,
+                contest,
+                entry,
+                "priority",
+                before.priority().name(),
+                after.priority().name());
         changed(who, contest, entry, "asked", kg(before.asked()), kg(after.asked()));
         changed(who, contest, entry, "expected", kg(before.expected()), kg(after.expected()));
         changed(who, contest, entry, "body", kg(before.bodyMass()), kg(after.bodyMass()));

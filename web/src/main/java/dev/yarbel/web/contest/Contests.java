@@ -119,8 +119,10 @@ class Contests {
         return set.on().filter(on -> !set.cancelled());
     }
 
+    /** Those whose plans may lead there. */
     private List<Long> lifters(ContestEntity contest) {
         return entries(contest).stream()
+                .filter(entry -> !entry.isTrainedThrough())
                 .flatMap(entry -> entry.lifterId().stream())
                 .toList();
     }
@@ -245,7 +247,8 @@ class Contests {
     @Transactional(readOnly = true)
     public List<SeasonView.Entered> entered(LifterCard lifter) {
         return entries.all(lifter.clubId(), lifter.id()).stream()
-                .map(row -> new SeasonView.Entered((ContestEntity) row[1], ((EntryEntity) row[0]).id()))
+                .map(row -> new SeasonView.Entered(
+                        (ContestEntity) row[1], ((EntryEntity) row[0]).id(), ((EntryEntity) row[0]).isTrainedThrough()))
                 .toList();
     }
 
@@ -281,6 +284,17 @@ class Contests {
                         rehearsed);
         day.ifPresent(strength -> entry.believe(strength, today));
         return new Known(plan, day, !rules.isOfEvents() && rehearsed.keySet().containsAll(rules.lifts()));
+    }
+
+    /** On another day something else may be there. */
+    @ApplicationModuleListener
+    void on(ContestMoved event) {
+        contests.findByClubIdAndId(event.clubId(), event.contestId())
+                .ifPresent(contest -> event.lifterIds().forEach(id -> entries.ofLifter(event.clubId(), contest.id(), id)
+                        .ifPresent(entry -> {
+                            believe(entry, contest, roster.lifterOfClub(event.clubId(), id), clock.getZone());
+                            entries.save(entry);
+                        })));
     }
 
     /** What a session told counts for the contests to come, also where nobody looks at them before the day. */

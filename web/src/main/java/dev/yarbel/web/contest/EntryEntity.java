@@ -48,6 +48,9 @@ class EntryEntity {
     private Mass expected;
     private Mass classLimit;
 
+    @Enumerated(EnumType.STRING)
+    private Priority priority = Priority.PEAKED_FOR;
+
     @JdbcTypeCode(SqlTypes.ARRAY)
     private double[] believed;
 
@@ -78,11 +81,12 @@ class EntryEntity {
             Way way,
             Optional<Mass> asked,
             Optional<Mass> expected,
-            Optional<Mass> classLimit) {
+            Optional<Mass> classLimit,
+            Priority priority) {
 
         /** The same in another class. */
         Set of(Mass limit) {
-            return new Set(sex, bodyMass, lot, flight, way, asked, expected, Optional.of(limit));
+            return new Set(sex, bodyMass, lot, flight, way, asked, expected, Optional.of(limit), priority);
         }
 
         /** Of somebody who is just entered. */
@@ -95,12 +99,13 @@ class EntryEntity {
                     Way.SHARES,
                     Optional.empty(),
                     Optional.empty(),
-                    Optional.empty());
+                    Optional.empty(),
+                    Priority.PEAKED_FOR);
         }
     }
 
     Set set() {
-        return new Set(sex(), bodyMass(), lot(), flight, way, asked(), expected(), classLimit());
+        return new Set(sex(), bodyMass(), lot(), flight, way, asked(), expected(), classLimit(), priority);
     }
 
     void set(Set to) {
@@ -112,6 +117,7 @@ class EntryEntity {
         asked = to.asked().orElse(null);
         expected = to.expected().orElse(null);
         classLimit = to.classLimit().orElse(null);
+        priority = to.priority();
     }
 
     void attemptsBefore(Integer before) {
@@ -186,6 +192,15 @@ class EntryEntity {
     /** The upper limit of the class they mean to lift in. */
     public Optional<Mass> classLimit() {
         return Optional.ofNullable(classLimit);
+    }
+
+    public Priority priority() {
+        return priority;
+    }
+
+    /** Whether their plan does not lead there on purpose. */
+    public boolean isTrainedThrough() {
+        return priority == Priority.THROUGH;
     }
 
     boolean isRemoved() {

@@ -26,7 +26,8 @@ record EntryForm(
         Way way,
         String asked,
         String expected,
-        String limit) {
+        String limit,
+        Priority priority) {
 
     private static final Mass MOST_TOTAL = Mass.ofKg(2000);
 
@@ -40,7 +41,8 @@ record EntryForm(
                 way == null ? Way.SHARES : way,
                 total("asked", asked),
                 total("expected", expected),
-                mass("limit", limit));
+                mass("limit", limit),
+                priority == null ? Priority.PEAKED_FOR : priority);
     }
 
     private static Optional<Mass> mass(String field, String typed) {

@@ -81,7 +81,8 @@ public class HeldContests {
                         way,
                         asked,
                         Optional.empty(),
-                        Optional.empty()));
+                        Optional.empty(),
+                        Priority.PEAKED_FOR));
         return entry;
     }
 
@@ -111,7 +112,8 @@ public class HeldContests {
                         Way.SHARES,
                         Optional.empty(),
                         expected,
-                        Optional.empty()));
+                        Optional.empty(),
+                        Priority.PEAKED_FOR));
     }
 
     /** Says when the first flight of a lift begins, with a minute an attempt. */

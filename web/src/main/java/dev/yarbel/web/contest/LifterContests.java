@@ -28,14 +28,16 @@ public class LifterContests {
      * @throws NotFoundException when the club has none of this number
      */
     public ContestSeen seen(long clubId, long lifterId, long contestId, Optional<LocalDate> was, LocalDate today) {
-        List<ContestEntity> entered = entries.all(clubId, lifterId).stream()
-                .map(row -> (ContestEntity) row[1])
-                .toList();
+        List<Object[]> rows = entries.all(clubId, lifterId);
+        List<ContestEntity> entered =
+                rows.stream().map(row -> (ContestEntity) row[1]).toList();
         Optional<ContestEntity> still =
                 entered.stream().filter(contest -> contest.id() == contestId).findFirst();
         ContestEntity contest =
                 still.or(() -> contests.findByClubIdAndId(clubId, contestId)).orElseThrow(NotFoundException::new);
-        Optional<ContestSeen.Other> next = entered.stream()
+        Optional<ContestSeen.Other> next = rows.stream()
+                .filter(row -> !((EntryEntity) row[0]).isTrainedThrough())
+                .map(row -> (ContestEntity) row[1])
                 .filter(other -> other.id() != contestId && !other.isCancelled())
                 .filter(other -> other.on().filter(today::isBefore).isPresent())
                 .findFirst()

@@ -52,11 +52,19 @@ record SeasonView(
      * A contest.
      *
      * @param entry the lifter's in it
+     * @param through whether it is trained through
      * @param days to go, negative where it is over
      * @param leads the block that leads to this very day; empty where none does
      * @param uncovered days before it that no block covers, counted from today; nothing where all are
      */
-    record Flag(ContestEntity contest, long entry, double x, long days, Optional<BlockSummary> leads, long uncovered) {}
+    record Flag(
+            ContestEntity contest,
+            long entry,
+            boolean through,
+            double x,
+            long days,
+            Optional<BlockSummary> leads,
+            long uncovered) {}
 
     record Month(LocalDate first, double x) {}
 
@@ -133,7 +141,7 @@ record SeasonView(
     }
 
     /** A contest that the lifter is entered in. */
-    record Entered(ContestEntity contest, long entry) {}
+    record Entered(ContestEntity contest, long entry, boolean through) {}
 
     private record Scale(LocalDate from, long days) {
 
@@ -165,6 +173,7 @@ record SeasonView(
         return new Flag(
                 one.contest,
                 one.entry,
+                one.through,
                 scale.x(on),
                 ChronoUnit.DAYS.between(today, on),
                 blocks.stream()

@@ -202,6 +202,20 @@ class ContestCallsTest {
         assertThat(block().contest()).contains(day.plusWeeks(6));
     }
 
+    /** Whoever trains through it is not asked to lead a plan there. */
+    @Test
+    void aContestThatIsTrainedThroughIsNoCall() throws Exception {
+        moved("");
+        answer(queue().get(0).id(), "take");
+        long entry = jdbc.sql("select max(id) from contest_entry where lifter_id = ?")
+                .param(club.lifter.id())
+                .query(Long.class)
+                .single();
+        send(contest + "/entries/" + entry, "priority", "THROUGH").andExpect(status().is3xxRedirection());
+        moved(day.plusWeeks(9).toString());
+        assertThat(queue()).isEmpty();
+    }
+
     /** Coaches differ in what they do with the weeks between. */
     @Test
     void aCoachTakesAnotherWay() throws Exception {

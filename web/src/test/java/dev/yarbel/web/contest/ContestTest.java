@@ -25,6 +25,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
@@ -49,6 +50,12 @@ class ContestTest {
 
     @Autowired
     private Ledger ledger;
+
+    @Autowired
+    private ContestRepository contests;
+
+    @Autowired
+    private EntryRepository entries;
 
     @Autowired
     private JdbcClient jdbc;
@@ -390,6 +397,37 @@ class ContestTest {
                 .contains("29 days until then are in no block");
         assertThat(page.select("svg.season .flag")).hasSize(2);
         assertThat(page.select("svg.season .block")).isNotEmpty();
+    }
+
+    /** A contest that is trained through asks nothing of the plan, and no other one that is given up leads there. */
+    @Test
+    void aContestIsTrainedThrough() throws Exception {
+        String contest = held();
+        String entry = entered(contest);
+        assertThat(page(entry).select(".toward")).hasSize(1);
+        assertThat(page(contest).select("table.entries tbody").text()).contains("leads to no contest");
+
+        send(entry, "priority", "THROUGH").andExpect(status().is3xxRedirection());
+        assertThat(page(entry).select(".toward")).isEmpty();
+        assertThat(page(contest).select("table.entries tbody").text())
+                .contains("trained through")
+                .doesNotContain("leads to no contest");
+        assertThat(page(club.url("/season")).select(".contestlines").text())
+                .contains("trained through")
+                .doesNotContain("No plan leads to this day");
+        LifterContests told = new LifterContests(contests, entries);
+        assertThat(told.seen(
+                                club.lifter.clubId(),
+                                club.lifter.id(),
+                                Long.parseLong(send("/contests", "name", "Other", "rules", "ipf-classic")
+                                        .andReturn()
+                                        .getResponse()
+                                        .getRedirectedUrl()
+                                        .replaceAll(".*/", "")),
+                                Optional.empty(),
+                                club.plan().today())
+                        .next())
+                .isEmpty();
     }
 
     /** What would follow of another day is shown beside what stands, and nothing is kept until it is. */
