@@ -1,7 +1,6 @@
 package dev.yarbel.web;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -64,7 +63,7 @@ class Pictures {
         browser.open("/contests/2").click("table.entries a");
         browser.waitForText("h1", "Attempts");
         browser.picture(FOLDER.resolve("attempts.png"));
-        browser.open("/lifters/4/season?contest=3&to=" + LocalDate.now().plusDays(92) + "#moving");
+        browser.open("/lifters/4/season?contest=3&to=" + TestSettings.TODAY.plusDays(92) + "#moving");
         browser.waitForText("table.bothplans", "contest");
         browser.picture(FOLDER.resolve("peak.png"));
         browser.open("/contests/1/warm-up?lift=deadlift");
