@@ -11,7 +11,7 @@ const PATIENCE = 4000;
 const DUE = "/due";
 const FLOOR = /^\/lifters\/\d+\/floor$/;
 // a contest as it stands on the day and its warm-up room, whichever lift is looked at
-const CONTEST = /^\/contests\/\d+\/(day|warm-up)$/;
+const CONTEST = /^\/contests\/\d+\/(day|warm-up|events)$/;
 const FILE = /^\/(css|js|fonts|img|webjars|vendor)\/|^\/favicon/;
 
 self.addEventListener("install", () => self.skipWaiting());

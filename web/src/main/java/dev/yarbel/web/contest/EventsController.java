@@ -18,6 +18,7 @@ import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -63,7 +65,8 @@ class EventsController {
     }
 
     @GetMapping
-    ModelAndView show(@AuthenticationPrincipal Person coach, @PathVariable long contest) {
+    ModelAndView show(@AuthenticationPrincipal Person coach, @PathVariable long contest, HttpServletResponse response) {
+        response.setHeader("Yarbel-Account", String.valueOf(coach.accountId()));
         return page(coach, of(coach, contest), FormState.NONE);
     }
 
@@ -165,6 +168,8 @@ class EventsController {
     private List<Events.Said> changed(ContestEntity contest, Sent<Nothing> sent) {
         List<Events.Said> said = new ArrayList<>();
         List<EventEntity> announced = events.of(contest);
+        Map<List<Long>, ResultEntity> stands = events.results(contest).stream()
+                .collect(Collectors.toMap(result -> List.of(result.entryId(), result.eventId()), Function.identity()));
         for (EntryEntity entry : contests.entries(contest)) {
             for (EventEntity event : announced) {
                 String field = EventsView.field(entry, event);
@@ -173,11 +178,26 @@ class EventsController {
                     if (!text.isEmpty()) {
                         Reading.field(field, text, typed -> read(typed, event));
                     }
+                    meanwhile(
+                            Optional.ofNullable(stands.get(List.of(entry.id(), event.id()))),
+                            text,
+                            sent.text("was-" + field).strip(),
+                            field);
                     said.add(new Events.Said(event, entry, text));
                 }
             }
         }
         return said;
+    }
+
+    /** Somebody else said otherwise since the page was opened: whoever sees that decides. */
+    private static void meanwhile(Optional<ResultEntity> stands, String text, String was, String field) {
+        String now = stands.map(ResultEntity::written).orElse("");
+        if (!now.equals(was) && !now.equals(text) && stands.isPresent()) {
+            throw new UnreadableException(
+                            "contest.error.result.meanwhile", stands.get().saidBy(), now)
+                    .in(field);
+        }
     }
 
     private static Object read(String typed, EventEntity event) {
@@ -199,6 +219,7 @@ class EventsController {
                 .addObject("contest", contest)
                 .addObject("measures", EventMeasure.values())
                 .addObject("lifts", lifts)
+                .addObject("contestDay", true)
                 .addObject(
                         "view",
                         EventsView.of(

@@ -35,6 +35,11 @@ class ResultEntity {
         return entryId;
     }
 
+    /** Who said so. */
+    String saidBy() {
+        return saidBy;
+    }
+
     /** As it was typed. */
     String written() {
         return written;

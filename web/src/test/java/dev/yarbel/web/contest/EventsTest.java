@@ -238,6 +238,26 @@ class EventsTest {
                 .text();
     }
 
+    /** Two phones that say otherwise of one result: the second is told, and decides. */
+    @Test
+    void whatSomebodyElseSaidMeanwhileIsSaidBesideIt() throws Exception {
+        guests("Ash");
+        Document before = page();
+        send("/events/results", typed(before, Map.of("Ash, Log", "9")));
+
+        String again = send("/events/results", typed(before, Map.of("Ash, Log", "8")))
+                .andExpect(status().isUnprocessableContent())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        Document told = Jsoup.parse(again);
+        assertThat(told.select("table.points .bad").text()).contains("said 9 meanwhile");
+        assertThat(told.select("input[aria-label='Ash, Log']").val()).isEqualTo("8");
+
+        send("/events/results", typed(told, Map.of())).andExpect(status().is3xxRedirection());
+        assertThat(page().select("input[aria-label='Ash, Log']").val()).isEqualTo("8");
+    }
+
     /** Of events there are no attempts, no warm-up room and no day of lifts. */
     @Test
     void pagesOfLiftsAreNotThere() throws Exception {

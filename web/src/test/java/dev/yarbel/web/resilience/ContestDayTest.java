@@ -20,6 +20,8 @@ class ContestDayTest {
     private static final String OPEN = "/contests/2/day";
     /** The contest that is under way: Hanno's second bench press is named. */
     private static final String QUAY = "/contests/1/day";
+    /** The strongman contest, of whose events something is expected. */
+    private static final String GAMES = "/contests/5/events";
 
     private OwnDatabase database;
     private final List<Browser> phones = new ArrayList<>();
@@ -121,6 +123,35 @@ class ContestDayTest {
             phone.waitForText("table.board tbody", total);
             assertThat(phone.all("table.board tbody td.num").size()).isGreaterThan(6);
             phone.assertSound();
+        }
+    }
+
+    /** Results of events that are typed without a line stay in the phone, the tab may be killed, and they go once there is one. */
+    @Test
+    void strongmanResultsWaitForTheLine() throws Exception {
+        Copy copy = Copies.alone();
+        String cell = "[aria-label='Colm Tarrow, Log for repetitions']";
+        try (Line line = new Line("127.0.0.1", copy.port())) {
+            Browser phone = phone(line.localPort(), "bryn", GAMES);
+            phone.find(cell);
+            waitUntilKept(phone, GAMES);
+            line.cut();
+            phone.type(cell, "8");
+            phone.click("form[action$='/events/results'] > button.act");
+            phone.waitForText("#line-away", "No line");
+
+            phone.newTab().phone().open(GAMES);
+            phone.waitForText("#line-away", "No line");
+            assertThat(phone.find(cell).getDomProperty("value")).isEqualTo("8");
+            phone.assertSound();
+
+            line.mend();
+            await().atMost(Duration.ofSeconds(60))
+                    .until(() ->
+                            database.count("select count(*) from contest_result where written = '8' and entry_id = "
+                                            + entry("Colm Tarrow"))
+                                    == 1);
+            phone.waitFor(d -> phone.all("#line-away[hidden]").isEmpty() ? null : true);
         }
     }
 
