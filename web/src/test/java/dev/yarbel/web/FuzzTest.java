@@ -168,6 +168,8 @@ class FuzzTest {
                 "/contests/" + held.contest() + "/warm-up",
                 "/contests/" + clubs.games(club).contest() + "/events",
                 "/contests/" + held.contest() + "/entries/" + held.entry(),
+                club.url("/season") + "?contest=" + clubs.contest(club, 14).contest() + "&to="
+                        + TestSettings.TODAY.plusDays(30),
                 club.url("/book"),
                 club.url("/week"),
                 club.url("/book/curves"),
