@@ -12,16 +12,23 @@ import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.Subject;
 import dev.yarbel.core.adjust.SwapLift;
+import dev.yarbel.core.block.BlockEdit;
+import dev.yarbel.core.block.EditRefused;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.EditRecord;
+import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.LifterQuestions;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Finds what a coach can do with each kind of proposal about a lifter.
@@ -38,6 +45,26 @@ record Handlers(
     /** The working max of a lift as it stands. */
     Optional<Mass> workingMax(Lift lift) {
         return block.standing().of(lift).flatMap(LiftRecord::workingMax);
+    }
+
+    /**
+     * Writes an edit into the block.
+     *
+     * @return the ledger's entry; empty where the block became another meanwhile
+     * @throws UnreadableException where a gate stands closed before it
+     */
+    Optional<Long> write(Handling.Decision decision, Function<HeldBlock, BlockEdit> edit, EditRecord record) {
+        HeldBlock held = blocks.hold(block);
+        try {
+            return blocks.decide(decision.coach(), held, edit.apply(held), record);
+        } catch (EditRefused changedMeanwhile) {
+            return Optional.empty();
+        } catch (BlockRefused refused) {
+            if (refused.code().equals("gated")) {
+                throw new UnreadableException("calls.error.gated", refused.facts()).in("own");
+            }
+            throw refused;
+        }
     }
 
     @Override

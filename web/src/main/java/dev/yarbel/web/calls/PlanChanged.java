@@ -14,16 +14,12 @@ import dev.yarbel.core.adjust.Proposal;
 import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.ReturnLadder;
 import dev.yarbel.core.adjust.SwapLift;
-import dev.yarbel.core.block.BlockEdit;
-import dev.yarbel.core.block.EditRefused;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.shape.Deload;
-import dev.yarbel.web.block.BlockRefused;
 import dev.yarbel.web.block.EditRecord;
-import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.List;
@@ -155,27 +151,14 @@ record PlanChanged(Handlers handlers, Lift lift, PlanChange change) implements H
 
     @Override
     public Optional<Long> take(Decision decision) {
-        HeldBlock held = handlers.blocks().hold(handlers.block());
-        try {
-            BlockEdit edit = change.edit(handlers.block().ahead(), held.block(), held::newSlot);
-            return handlers.blocks()
-                    .decide(
-                            decision.coach(),
-                            held,
-                            edit,
-                            new EditRecord(
-                                    decision.kind(),
-                                    List.of(lift.key()),
-                                    decision.why(),
-                                    written(LoadChange::before),
-                                    written(LoadChange::after)));
-        } catch (EditRefused changedMeanwhile) {
-            return Optional.empty();
-        } catch (BlockRefused refused) {
-            if (refused.code().equals("gated")) {
-                throw new UnreadableException("calls.error.gated", refused.facts()).in("own");
-            }
-            throw refused;
-        }
+        return handlers.write(
+                decision,
+                held -> change.edit(handlers.block().ahead(), held.block(), held::newSlot),
+                new EditRecord(
+                        decision.kind(),
+                        List.of(lift.key()),
+                        decision.why(),
+                        written(LoadChange::before),
+                        written(LoadChange::after)));
     }
 }

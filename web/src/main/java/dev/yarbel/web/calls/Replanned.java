@@ -3,11 +3,9 @@ package dev.yarbel.web.calls;
 import dev.yarbel.core.adjust.PlanAhead;
 import dev.yarbel.core.adjust.Replan;
 import dev.yarbel.core.adjust.Subject;
-import dev.yarbel.core.block.EditRefused;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.shape.AnotherDay;
 import dev.yarbel.web.block.EditRecord;
-import dev.yarbel.web.block.HeldBlock;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.LocalDate;
@@ -43,22 +41,15 @@ record Replanned(Handlers handlers, Replan replan) implements Handling {
 
     @Override
     public Optional<Long> take(Decision decision) {
-        HeldBlock held = handlers.blocks().hold(handlers.block());
-        try {
-            return handlers.blocks()
-                    .decide(
-                            decision.coach(),
-                            held,
-                            replan.edit(handlers.block().ahead(), held.block(), held::newSlot),
-                            new EditRecord(
-                                    decision.kind(),
-                                    List.of(Subject.CONTEST.key()),
-                                    decision.why(),
-                                    stands(decision.lifter().unit()),
-                                    after()));
-        } catch (EditRefused changedMeanwhile) {
-            return Optional.empty();
-        }
+        return handlers.write(
+                decision,
+                held -> replan.edit(handlers.block().ahead(), held.block(), held::newSlot),
+                new EditRecord(
+                        decision.kind(),
+                        List.of(Subject.CONTEST.key()),
+                        decision.why(),
+                        stands(decision.lifter().unit()),
+                        after()));
     }
 
     private String after() {

@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
 
 /** A contest of a club. */
@@ -26,6 +27,8 @@ class ContestEntity {
     private String name;
     private String place;
     private LocalDate heldOn;
+    private LocalDate heldUntil;
+    private String bring;
     private LocalTime weighIn;
     private LocalTime begins;
     private String rules;
@@ -44,20 +47,24 @@ class ContestEntity {
     /**
      * What is set of a contest.
      *
-     * @param on empty while nobody knows when it will be
+     * @param on the day, or the first of a window; empty while nobody knows when it will be
+     * @param until the last of a window; empty where the day is known
+     * @param bring what to bring, one thing a line
      */
     record Set(
             String name,
             Optional<String> place,
             Optional<LocalDate> on,
+            Optional<LocalDate> until,
             Optional<LocalTime> weighIn,
             Optional<LocalTime> begins,
             ContestRules rules,
-            boolean cancelled) {
+            boolean cancelled,
+            Optional<String> bring) {
 
         /** The same on another day, or on none. */
         Set on(Optional<LocalDate> day) {
-            return new Set(name, place, day, weighIn, begins, rules, cancelled);
+            return new Set(name, place, day, Optional.empty(), weighIn, begins, rules, cancelled, bring);
         }
     }
 
@@ -65,6 +72,8 @@ class ContestEntity {
         name = to.name();
         place = to.place().orElse(null);
         heldOn = to.on().orElse(null);
+        heldUntil = to.until().orElse(null);
+        bring = to.bring().orElse(null);
         weighIn = to.weighIn().orElse(null);
         begins = to.begins().orElse(null);
         rules = to.rules().key();
@@ -75,7 +84,8 @@ class ContestEntity {
     }
 
     Set set() {
-        return new Set(name, place(), on(), weighIn(), begins(), rules(), cancelled);
+        return new Set(
+                name, place(), on(), until(), weighIn(), begins(), rules(), cancelled, Optional.ofNullable(bring));
     }
 
     public long id() {
@@ -94,9 +104,29 @@ class ContestEntity {
         return Optional.ofNullable(place);
     }
 
-    /** Empty while nobody knows when it will be. */
+    /** The day, or the first of a window: plans lead there. Empty while nobody knows when it will be. */
     public Optional<LocalDate> on() {
         return Optional.ofNullable(heldOn);
+    }
+
+    /** The last day of a window; empty where the day is known. */
+    public Optional<LocalDate> until() {
+        return Optional.ofNullable(heldUntil);
+    }
+
+    /** What to bring. */
+    public List<String> toBring() {
+        return bring == null
+                ? List.of()
+                : bring.lines()
+                        .filter(line -> !line.isBlank())
+                        .map(String::strip)
+                        .toList();
+    }
+
+    /** As it was typed. */
+    public String bring() {
+        return bring == null ? "" : bring;
     }
 
     public Optional<LocalTime> weighIn() {

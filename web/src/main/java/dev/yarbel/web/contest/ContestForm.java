@@ -17,23 +17,28 @@ import org.hibernate.validator.constraints.Range;
  * What is set of a contest.
  *
  * @param on blank while nobody knows when it will be
+ * @param until the last day of a window that begins on that day; blank where the day is known
  * @param step blank for the rule set's
  * @param seconds to name the next attempt; blank for the rule set's
  * @param cancelled sent where it will not be
+ * @param bring what to bring, one thing a line
  */
 record ContestForm(
         @NotBlank @Size(max = 80) String name,
         @Size(max = 120) String place,
         LocalDate on,
+        LocalDate until,
         LocalTime weighIn,
         LocalTime begins,
         String rules,
         String step,
         @Range(min = 0, max = 600) Integer seconds,
-        Boolean cancelled) {
+        Boolean cancelled,
+        @Size(max = 1000) String bring) {
 
     private static final Mass MOST_STEP = Mass.ofKg(25);
     private static final int FURTHEST_YEARS = 5;
+    private static final int LONGEST_WINDOW = 92;
 
     /** @throws UnreadableException when no contest is on such a day */
     static LocalDate day(LocalDate on, LocalDate today) {
@@ -59,9 +64,21 @@ record ContestForm(
                 name.strip(),
                 Optional.ofNullable(place),
                 Optional.ofNullable(on),
+                window(),
                 Optional.ofNullable(weighIn),
                 Optional.ofNullable(begins),
                 of.with(own, seconds == null ? of.toName() : Duration.ofSeconds(seconds), of.fourth()),
-                Boolean.TRUE.equals(cancelled));
+                Boolean.TRUE.equals(cancelled),
+                Optional.ofNullable(bring).map(String::strip).filter(text -> !text.isEmpty()));
+    }
+
+    private Optional<LocalDate> window() {
+        if (until == null || until.equals(on)) {
+            return Optional.empty();
+        }
+        if (on == null || until.isBefore(on) || until.isAfter(on.plusDays(LONGEST_WINDOW))) {
+            throw new UnreadableException("contest.error.until", String.valueOf(LONGEST_WINDOW)).in("until");
+        }
+        return Optional.of(until);
     }
 }

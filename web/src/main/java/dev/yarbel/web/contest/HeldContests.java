@@ -49,10 +49,12 @@ public class HeldContests {
                         name,
                         Optional.of(place),
                         on,
+                        Optional.empty(),
                         Optional.of(LocalTime.of(8, 0)),
                         Optional.of(LocalTime.of(10, 0)),
                         ContestRules.named(rules),
-                        false));
+                        false,
+                        Optional.empty()));
     }
 
     /** A contest gets another day, or none for now. */

@@ -399,6 +399,42 @@ class ContestTest {
         assertThat(page.select("svg.season .block")).isNotEmpty();
     }
 
+    /** Where only a window is known plans lead to its first day; what to bring stands where it is needed. */
+    @Test
+    void aWindowAndWhatToBring() throws Exception {
+        String contest = held();
+        send(
+                        contest,
+                        "name",
+                        "Test Open",
+                        "rules",
+                        "ipf-classic",
+                        "on",
+                        "2026-05-02",
+                        "until",
+                        "2026-05-16",
+                        "bring",
+                        "belt\n\n deadlift slippers \nfood")
+                .andExpect(status().is3xxRedirection());
+        Document page = page(contest);
+        assertThat(page.select(".facts").text()).contains("2 May 2026 or later, until 16 May 2026");
+        assertThat(page.select(".bring li").eachText()).containsExactly("belt", "deadlift slippers", "food");
+        assertThat(page(contest + "/day").select(".bring li")).hasSize(3);
+        assertThat(page("/contests").select(".contestlines").text()).contains("until 16 May 2026");
+        assertThat(page(contest).select("textarea[name=bring]").text()).contains("slippers");
+
+        for (String until : List.of("2026-05-01", "2026-12-01")) {
+            send(contest, "name", "Test Open", "rules", "ipf-classic", "on", "2026-05-02", "until", until)
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(content().string(shows("#contest-until-says", "ends after its first day")));
+        }
+        send(contest, "name", "Test Open", "rules", "ipf-classic", "until", "2026-05-02")
+                .andExpect(status().isUnprocessableContent());
+        // once the day is set the window is over
+        send(contest + "/move", "on", "2026-05-09").andExpect(status().is3xxRedirection());
+        assertThat(page(contest).select(".facts").text()).doesNotContain("or later");
+    }
+
     /** A contest that is trained through asks nothing of the plan, and no other one that is given up leads there. */
     @Test
     void aContestIsTrainedThrough() throws Exception {
