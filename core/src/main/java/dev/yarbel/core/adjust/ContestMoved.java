@@ -1,6 +1,7 @@
 package dev.yarbel.core.adjust;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 
 /**
@@ -24,6 +25,13 @@ final class ContestMoved implements CallRule {
         return Scope.CONTEST;
     }
 
+    /** Whether it concerns a day to come: one that is over and struck, or loses its day then, asks nothing of a plan. */
+    private static boolean isAhead(ContestSeen seen, LocalDate today) {
+        boolean wasAhead = seen.was().map(was -> !was.isBefore(today)).orElse(true);
+        boolean heldOtherwise = !seen.cancelled() && seen.on().isPresent();
+        return seen.target().map(today::isBefore).orElse(true) && (wasAhead || heldOtherwise);
+    }
+
     @Override
     public List<Finding> look(Subject subject, BigDecimal threshold) {
         PlanAhead plan = subject.plan();
@@ -31,7 +39,7 @@ final class ContestMoved implements CallRule {
                 .contest()
                 .filter(seen -> plan.block().contest().equals(seen.was())
                         && !seen.target().equals(seen.was())
-                        && seen.target().map(plan.today()::isBefore).orElse(true))
+                        && isAhead(seen, plan.today()))
                 .map(seen -> Finding.of(this, new Evidence.ContestElsewhere(seen), Replan.of(plan, seen.target())))
                 .stream()
                 .toList();

@@ -91,6 +91,17 @@ class ContestMovedTest {
         assertThat(look(seen(CONTEST, CallScene.TODAY.plusDays(1)), CONTEST)).hasSize(1);
     }
 
+    /** Striking a contest that is over, or taking its day away, asks nothing of a plan; that it is to be held after all does. */
+    @Test
+    void aContestThatIsOverIsNoCall() {
+        LocalDate over = CallScene.TODAY.minusDays(1);
+        assertThat(look(seen(over, null), over)).isEmpty();
+        ContestSeen struck = new ContestSeen("Harbour", Optional.of(over), Optional.of(over), true, Optional.empty());
+        assertThat(look(struck, over)).isEmpty();
+        assertThat(look(seen(over, CallScene.TODAY.plusDays(20)), over)).hasSize(1);
+        assertThat(look(seen(CallScene.TODAY, null), CallScene.TODAY)).hasSize(1);
+    }
+
     /** A day further off than a block can reach is noted, and the weeks are left to the coach. */
     @Test
     void tooFarOffOnlyTheDayIsNoted() {

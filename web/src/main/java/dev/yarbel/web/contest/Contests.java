@@ -94,7 +94,7 @@ class Contests {
         return contest.id();
     }
 
-    /** What is set of it changes. What is believed of the day is found anew with the next session or look at an entry. */
+    /** What is set of it changes. Where that is the day, whoever's plan may lead there hears of it. */
     public void change(Person coach, long id, ContestEntity.Set to) {
         ContestEntity contest = contest(coach, id);
         ContestEntity.Set before = contest.set();
