@@ -40,7 +40,8 @@ final class ContestMoved implements CallRule {
                 .filter(seen -> plan.block().contest().equals(seen.was())
                         && !seen.target().equals(seen.was())
                         && isAhead(seen, plan.today()))
-                .map(seen -> Finding.of(this, new Evidence.ContestElsewhere(seen), Replan.of(plan, seen.target())))
+                .map(seen -> Finding.of(
+                        this, new Evidence.ContestElsewhere(seen), Replan.of(plan, seen.target(), subject.hurts())))
                 .stream()
                 .toList();
     }

@@ -23,13 +23,15 @@ public record Replan(AnotherDay.Way way, Optional<LocalDate> day, Block then) im
 
     /**
      * The usual answer: where the block led to a day, weeks are held or go at once; where it led to none, it goes on as it is up to the
-     * new day. Where that would be longer than a block can be, or the block is over, only the day is noted.
+     * new day. Where that would be longer than a block can be, or the block is over, only the day is noted; so it is where heavy singles would be
+     * put into the plan of somebody whom something hurts.
      */
-    static Replan of(PlanAhead plan, Optional<LocalDate> day) {
+    static Replan of(PlanAhead plan, Optional<LocalDate> day, boolean hurts) {
         AnotherDay.Way usual = day.isEmpty()
                 ? AnotherDay.Way.PARKED
                 : plan.block().contest().isPresent() ? AnotherDay.Way.AT_ONCE : AnotherDay.Way.BEFORE_THE_PEAK;
-        return of(plan, day, usual)
+        boolean peaksAnew = day.isPresent() && plan.block().contest().isEmpty();
+        return of(plan, day, hurts && peaksAnew ? AnotherDay.Way.DAY_ONLY : usual)
                 .orElseGet(() ->
                         new Replan(AnotherDay.Way.DAY_ONLY, day, plan.block().toward(day)));
     }

@@ -76,10 +76,10 @@ public record Subject(
         this(lift, known, plan, sessions, aches, List.of(), Optional.empty(), Optional.empty());
     }
 
-    /** A contest of a lifter's, beside their plan. */
-    public static Subject of(ContestSeen contest, PlanAhead plan) {
+    /** A contest of a lifter's, beside their plan, with all that hurts them. */
+    public static Subject of(ContestSeen contest, PlanAhead plan, List<Ache> aches) {
         return new Subject(
-                CONTEST, Known.NOTHING, plan, List.of(), List.of(), List.of(), Optional.empty(), Optional.of(contest));
+                CONTEST, Known.NOTHING, plan, List.of(), aches, List.of(), Optional.empty(), Optional.of(contest));
     }
 
     /** The same with what tells of fatigue. */

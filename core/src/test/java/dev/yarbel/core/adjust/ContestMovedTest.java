@@ -6,11 +6,14 @@ import dev.yarbel.core.adjust.ContestSeen.Became;
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Lifted;
 import dev.yarbel.core.block.Phase;
+import dev.yarbel.core.lift.Ache;
+import dev.yarbel.core.lift.Tissue;
 import dev.yarbel.core.session.Projection;
 import dev.yarbel.core.shape.AnotherDay;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class ContestMovedTest {
@@ -37,7 +40,7 @@ class ContestMovedTest {
     }
 
     private static List<Finding> look(ContestSeen seen, LocalDate leadsTo) {
-        return new Calls(Calls.RULES).look(Subject.of(seen, plan(leadsTo)), Tuning.USUAL);
+        return new Calls(Calls.RULES).look(Subject.of(seen, plan(leadsTo), List.of()), Tuning.USUAL);
     }
 
     private static Replan proposed(ContestSeen seen, LocalDate leadsTo) {
@@ -100,6 +103,16 @@ class ContestMovedTest {
         assertThat(look(struck, over)).isEmpty();
         assertThat(look(seen(over, CallScene.TODAY.plusDays(20)), over)).hasSize(1);
         assertThat(look(seen(CallScene.TODAY, null), CallScene.TODAY)).hasSize(1);
+    }
+
+    /** Heavy singles are not put into the plan of somebody whom something hurts: the coach decides. */
+    @Test
+    void whoeverHurtsIsNotPeakedByItself() {
+        Ache ache = new Ache(Tissue.SHOULDER, "", CallScene.TODAY, Optional.empty(), Set.of());
+        List<Finding> found =
+                new Calls(Calls.RULES).look(Subject.of(seen(null, CONTEST), plan(null), List.of(ache)), Tuning.USUAL);
+        assertThat(((Replan) found.get(0).proposal()).way()).isEqualTo(AnotherDay.Way.DAY_ONLY);
+        assertThat(proposed(seen(null, CONTEST), null).way()).isNotEqualTo(AnotherDay.Way.DAY_ONLY);
     }
 
     /** A day further off than a block can reach is noted, and the weeks are left to the coach. */

@@ -331,7 +331,10 @@ public record LifterBlock(
         BiPredicate<Integer, Integer> stays = (day, week) ->
                 block.date(day, week).isBefore(today) || session(day, week).isPresent();
         Taper taper = new Taper(contest, standing.catalogue(), resolver::numbers);
-        Block peaked = new Peak(contest, standing.catalogue(), resolver::numbers).over(block, stays);
+        // nobody whom something hurts is asked for heavy singles
+        Block peaked = lifter.aches().isEmpty()
+                ? new Peak(contest, standing.catalogue(), resolver::numbers).over(block, stays)
+                : block;
         return Optional.of(taper.hasShaped(block) ? taper.again(peaked, stays) : taper.over(peaked, stays));
     }
 

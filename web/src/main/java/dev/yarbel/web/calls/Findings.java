@@ -38,7 +38,7 @@ class Findings {
         if (cause instanceof Cause.OfContest of) {
             LifterCard lifter = block.lifter();
             ContestSeen contest = contests.seen(lifter.clubId(), lifter.id(), of.id(), of.was(), block.today());
-            return calls.look(Subject.of(contest, block.ahead()), tuning);
+            return calls.look(Subject.of(contest, block.ahead(), lifter.aches()), tuning);
         }
         List<SeenSession> seen = until(block, cause);
         if (seen.isEmpty()) {

@@ -85,7 +85,7 @@ record SeasonView(
                 ContestSeen seen =
                         new ContestSeen(contest.name(), contest.on(), Optional.of(to), false, Optional.empty());
                 return new Calls(Calls.RULES)
-                        .look(Subject.of(seen, block.ahead()), Tuning.USUAL).stream()
+                        .look(Subject.of(seen, block.ahead(), block.lifter().aches()), Tuning.USUAL).stream()
                                 .map(Finding::proposal)
                                 .filter(Replan.class::isInstance)
                                 .map(Replan.class::cast)
