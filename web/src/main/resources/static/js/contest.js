@@ -167,9 +167,22 @@
         tries.lastElementChild.remove();
       }
       at.className = "named";
+      more(of, "", tap.number);
       offer(of, at.firstElementChild.textContent, tap.number, true);
       return;
     }
+    if (tap.act === "MORE") {
+      of.querySelectorAll(".whys [name=" + (tap.why ? "why" : "lights") + "]").forEach(function (chip) {
+        chip.setAttribute("aria-pressed", String(chip.value === (tap.why || tap.lights)));
+      });
+      anew(of.querySelector(".whys"));
+      if (tap.why === "PAIN") {
+        of.querySelector(".hurt").hidden = false;
+        of.querySelector(".nextload .told").textContent = "";
+      }
+      return;
+    }
+    more(of, tap.act, tap.number);
     at.className = tap.act === "MISSED" || tap.act === "TURNED_DOWN" ? "missed" : "made";
     var next = Number(tap.number) + 1;
     var rung = JSON.parse(of.dataset.tree || "null");
@@ -185,19 +198,40 @@
     var last = at.firstElementChild.textContent;
     offer(of, then ? then.load : last, next, false, then ? then.chance : null);
   }
+  // what more may be said of the last one
+  function more(of, became, number) {
+    var whys = of.querySelector(".whys");
+    if (!whys) {
+      return;
+    }
+    var good = became !== "MISSED" && became !== "TURNED_DOWN";
+    whys.parentElement.hidden = became === "";
+    whys.parentElement.open = became !== "" && !good;
+    whys.querySelector("input[name=number]").value = number;
+    anew(whys);
+    whys.querySelectorAll(".chip").forEach(function (chip) {
+      var of = chip.dataset.of;
+      chip.hidden = chip.name === "why" ? of !== became : (of === "MADE") !== good;
+      chip.setAttribute("aria-pressed", "false");
+    });
+  }
   // a figure as the page writes it
   function shown(load) {
     return document.documentElement.lang === "de" ? String(load).replace(".", ",") : String(load);
   }
+  // what is said next is another thing than what was said
+  function anew(form) {
+    var once = form.querySelector("input[name=once]");
+    if (once) {
+      once.value = window.crypto.randomUUID ? window.crypto.randomUUID() : String(Date.now()) + Math.random();
+    }
+  }
   function offer(of, load, number, named, chance) {
     var big = of.querySelector(".nextload .big");
-    var forms = of.querySelectorAll("form[data-tap]:not(.back)");
+    var forms = of.querySelectorAll("form[data-tap]:not(.back):not(.whys)");
     forms.forEach(function (form) {
       form.querySelector("input[name=number]").value = number;
-      var once = form.querySelector("input[name=once]");
-      if (once) {
-        once.value = window.crypto.randomUUID ? window.crypto.randomUUID() : String(Date.now()) + Math.random();
-      }
+      anew(form);
     });
     if (big) {
       big.textContent = shown(load) + " kg";

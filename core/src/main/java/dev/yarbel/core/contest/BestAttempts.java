@@ -89,13 +89,14 @@ public final class BestAttempts implements Advice {
     /** The attempts at a lift, as they may go on from each other. */
     private final class Choices {
 
+        private final Mass lightest;
         private final Mass heaviest;
         private final Node first;
         private final Map<Outcome, Map<Mass, double[]>> likelihoods = new EnumMap<>(Outcome.class);
 
         private Choices(LiftForm form) {
             double spread = Math.sqrt(form.variance());
-            Mass lightest = rules.nearest(at(form, -LIGHTEST_SPREADS * spread));
+            this.lightest = rules.nearest(at(form, -LIGHTEST_SPREADS * spread));
             this.heaviest = Mass.max(lightest, rules.nearest(at(form, HEAVIEST_SPREADS * spread)));
             this.first = new Node(this, form, 0, lightest, Optional.empty());
         }
@@ -148,11 +149,16 @@ public final class BestAttempts implements Advice {
         private List<Choice> next() {
             if (next == null) {
                 next = new ArrayList<>();
-                for (Mass load = least; next.isEmpty() || mayBe(load); load = load.plus(rules.step())) {
+                for (Mass load = least; next.isEmpty() || mayBe(load); load = above(load)) {
                     next.add(choice(load));
                 }
             }
             return next;
+        }
+
+        /** The next load to think of: after a call far below anything that may be there, not each step up from it. */
+        private Mass above(Mass load) {
+            return Mass.max(load.plus(rules.step()), lift.lightest);
         }
 
         private boolean mayBe(Mass load) {
@@ -190,7 +196,7 @@ public final class BestAttempts implements Advice {
         /** @param attempts all at the lift up to this one */
         private Node after(Attempt attempt, List<Attempt> attempts) {
             int outcome = Outcome.TOLD.indexOf(attempt.outcome());
-            if (outcome >= 0 && before + 1 < ContestRules.ATTEMPTS) {
+            if (outcome >= 0 && attempt.tellsOfStrength() && before + 1 < ContestRules.ATTEMPTS) {
                 for (Choice choice : next()) {
                     if (choice.load.equals(attempt.load()) && choice.then[outcome] != null) {
                         return choice.then[outcome];

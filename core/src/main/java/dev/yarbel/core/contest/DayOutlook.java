@@ -45,7 +45,10 @@ public record DayOutlook(Optional<Likely> total, double average, double allMade,
         return new Simulation(advice, now, card, over).run(asked);
     }
 
-    /** The lift that is under way counts by its attempts: days that do not go with them are weighed by how well they do. */
+    /**
+     * The lift that is under way counts by its attempts: days that do not go with them are weighed by how well they do. Where none
+     * does, as after an opener that was far from anything expected, nothing new is thought of them and all weigh alike.
+     */
     private record Simulation(Advice advice, DayStrength now, ScoreCard card, List<Lift> over) {
 
         private DayOutlook run(Optional<Mass> asked) {
@@ -107,7 +110,8 @@ public record DayOutlook(Optional<Likely> total, double average, double allMade,
                 double log = logs[now.lifts().indexOf(lift)];
                 List<Attempt> attempts = new ArrayList<>(card.at(lift));
                 if (!over.contains(lift)) {
-                    for (Attempt attempt : attempts) {
+                    for (Attempt attempt :
+                            attempts.stream().filter(Attempt::tellsOfStrength).toList()) {
                         weight *= LiftForm.likelihood(
                                 log - Math.log(attempt.load().kilograms()), attempt.outcome());
                     }
@@ -122,7 +126,8 @@ public record DayOutlook(Optional<Likely> total, double average, double allMade,
                 out |= best.isEmpty();
                 subtotal = subtotal.plus(best.orElse(Mass.ZERO));
             }
-            return new Day(weight, out ? Optional.empty() : Optional.of(subtotal), allMade);
+            return new Day(
+                    Math.max(weight, Double.MIN_NORMAL), out ? Optional.empty() : Optional.of(subtotal), allMade);
         }
 
         private static Outcome drawn(double margin, RandomGenerator random) {

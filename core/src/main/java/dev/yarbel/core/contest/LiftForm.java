@@ -105,9 +105,12 @@ public final class LiftForm {
         return chance(load, Outcome.MADE);
     }
 
-    /** What is to be thought after an attempt. One that was turned down says nothing of strength but that it was there. */
+    /**
+     * What is to be thought after an attempt. One that was turned down says nothing of strength but that it was there; one missed by
+     * something else says nothing.
+     */
     public LiftForm after(Attempt attempt) {
-        return after(likelihoods(attempt.load(), attempt.outcome()));
+        return attempt.tellsOfStrength() ? after(likelihoods(attempt.load(), attempt.outcome())) : this;
     }
 
     /** What is to be thought after attempts. */

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class BestAttemptsTest {
@@ -319,6 +320,31 @@ class BestAttemptsTest {
 
         assertThat(at.total().orElseThrow().middle())
                 .isLessThan(still.total().orElseThrow().middle() - 5);
+    }
+
+    /** A sure opener that is missed, a load nobody thought of that flies up: what nobody expected leaves figures that can be read. */
+    @ParameterizedTest
+    @EnumSource
+    void whateverBecomesOfAnAttemptTheDayHasAnOutlook(Outcome outcome) {
+        DayStrength day = day(200, 130, 250);
+        for (String load : List.of("25", "100", "182.5", "300", "600")) {
+            for (Lift at : List.of(Lift.SQUAT, Lift.BENCH_PRESS)) {
+                ScoreCard card = new ScoreCard(RULES, Map.of(Lift.SQUAT, List.of(new Attempt(kg(load), outcome))));
+                canBeRead(new UsualShares(card.told(day, at), RULES), day, card, at);
+            }
+        }
+        ScoreCard slip = new ScoreCard(RULES, Map.of(Lift.SQUAT, List.of(new Attempt(kg("25"), outcome))));
+        canBeRead(new BestAttempts(day, RULES, new Aim.MostOnAverage(), LIFTS), day, slip, Lift.SQUAT);
+    }
+
+    private static void canBeRead(Advice advice, DayStrength day, ScoreCard card, Lift at) {
+        DayOutlook outlook = DayOutlook.of(advice, day, card, at, Optional.of(kg("500")));
+
+        assertThat(outlook.average()).as(card.toString()).isBetween(0.0, 1500.0);
+        assertThat(outlook.out()).isBetween(0.0, 1.0);
+        assertThat(outlook.allMade()).isBetween(0.0, 1.0);
+        assertThat(outlook.reached().orElseThrow()).isBetween(0.0, 1.0);
+        assertThat(card.told(day, at).form(Lift.DEADLIFT).middle().kilograms()).isBetween(100.0, 500.0);
     }
 
     private static DayOutlook outlook(Advice advice, DayStrength day) {

@@ -7,6 +7,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.junit.jupiter.api.Test;
 
@@ -54,6 +55,21 @@ class LiftFormTest {
         assertThat(FORM.middle().kilograms()).isCloseTo(200, within(0.1));
         assertThat(FORM.low().kilograms()).isCloseTo(200 * Math.exp(-1.2816 * 0.03), within(0.3));
         assertThat(FORM.high().kilograms()).isCloseTo(200 * Math.exp(1.2816 * 0.03), within(0.3));
+    }
+
+    /** A grip that opened and a foot that slipped say nothing of the legs. */
+    @Test
+    void whatSomethingElseMissedTellsNothing() {
+        double before = FORM.made(Mass.ofKg(195));
+        for (NoLift why : NoLift.of(Lift.DEADLIFT, Outcome.MISSED)) {
+            double then = FORM.after(new Attempt(Mass.ofKg(190), Outcome.MISSED, Optional.of(why)))
+                    .made(Mass.ofKg(195));
+            if (why == NoLift.STRENGTH) {
+                assertThat(then).isLessThan(before / 2);
+            } else {
+                assertThat(then).as(why.name()).isEqualTo(before);
+            }
+        }
     }
 
     @Test

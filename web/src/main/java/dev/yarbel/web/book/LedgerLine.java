@@ -85,7 +85,12 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case BLOCK -> parts.set(0, words.edit(List.copyOf(parts)));
             case GATE -> parts.set(1, words.say("gate." + parts.get(1)));
             case TEMPLATE -> parts.set(0, words.say("template.kind." + parts.get(0)));
-            case CONTEST -> parts.set(0, words.say("contest.change." + parts.get(0)));
+            case CONTEST ->
+                parts.set(
+                        0,
+                        parts.get(0).equals("attempt")
+                                ? words.say("contest.change.attempt", words.lift(new Lift(parts.get(2))), parts.get(3))
+                                : words.say("contest.change." + parts.get(0)));
             case KIT -> parts.set(0, words.say("kit.shelf." + parts.get(0)));
             default -> {
                 // the parts are in words already
@@ -108,11 +113,19 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
             case RATINGS -> bias(what, words);
             case DOSE -> words.dose(what);
-            case CONTEST ->
-                change.subject().get(0).equals("result")
-                        ? words.dose(what)
-                        : words.sayIfAny("contest." + change.subject().get(0) + "." + what, day(what, words));
+            case CONTEST -> contest(change.subject().get(0), what, words);
             default -> day(what, words);
+        };
+    }
+
+    private static String contest(String of, String what, Words words) {
+        return switch (of) {
+            case "result" -> words.dose(what);
+            case "attempt" -> {
+                String[] load = what.split("/", 2);
+                yield words.dose(load[0]) + ", " + words.say("contest.is." + load[1]);
+            }
+            default -> words.sayIfAny("contest." + of + "." + what, day(what, words));
         };
     }
 

@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -12,6 +13,8 @@ interface LoggedSetRepository extends Repository<LoggedSet, Long> {
     Optional<LoggedSet> findByClubIdAndSessionIdAndTask(long clubId, long sessionId, String task);
 
     Optional<LoggedSet> findByClubIdAndToken(long clubId, UUID token);
+
+    List<LoggedSet> findByClubIdAndTokenIn(long clubId, Collection<UUID> tokens);
 
     List<LoggedSet> findByClubIdAndSessionIdOrderById(long clubId, long sessionId);
 

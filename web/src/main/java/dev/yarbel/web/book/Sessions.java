@@ -17,10 +17,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
@@ -134,6 +137,26 @@ public class Sessions {
             moved.tell(lifter.clubId(), lifter.id(), token);
             return key;
         });
+    }
+
+    /**
+     * Writes what was lifted at a contest down, in a session of its day that no plan asked for; those who wait for finished sessions hear of
+     * it. Each set is kept once by its token; one that is in the log and was told otherwise since is corrected.
+     */
+    public void logContest(Person person, LifterCard lifter, LocalDate date, Map<UUID, LiftedSet> lifted) {
+        Map<UUID, LoggedSet> kept = sets.findByClubIdAndTokenIn(lifter.clubId(), lifted.keySet()).stream()
+                .collect(Collectors.toMap(LoggedSet::token, Function.identity()));
+        lifted.forEach((token, set) -> {
+            LoggedSet there = kept.get(token);
+            if (there == null) {
+                logUnplanned(lifter, date, token, set);
+            } else {
+                TrainingSession session = sessions.lockUnplanned(lifter.clubId(), lifter.id(), there.sessionId())
+                        .orElseThrow(NotFoundException::new);
+                rewrite(person, lifter, session, there, new DoneSet(there.done().task(), set));
+            }
+        });
+        finishUnplanned(lifter, date, Finish.of(Optional.empty()));
     }
 
     private Optional<TaskKey> taskOf(LifterCard lifter, UUID token) {

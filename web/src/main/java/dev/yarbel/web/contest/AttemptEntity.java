@@ -1,6 +1,7 @@
 package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Attempt;
+import dev.yarbel.core.contest.NoLift;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -41,6 +42,11 @@ class AttemptEntity {
 
     private String otherBy;
 
+    @Enumerated(EnumType.STRING)
+    private NoLift why;
+
+    private Integer lights;
+
     protected AttemptEntity() {}
 
     long entryId() {
@@ -67,7 +73,17 @@ class AttemptEntity {
 
     /** As it was lifted; empty while it was not. */
     Optional<Attempt> lifted() {
-        return outcome().map(became -> new Attempt(load, became));
+        return outcome().map(became -> new Attempt(load, became, why()));
+    }
+
+    /** Why it was no good one; empty where nobody said. */
+    public Optional<NoLift> why() {
+        return Optional.ofNullable(why);
+    }
+
+    /** The white ones of the three; empty where nobody said. */
+    public Optional<Integer> lights() {
+        return Optional.ofNullable(lights);
     }
 
     /** How often it was named otherwise. */

@@ -40,7 +40,7 @@ interface AttemptRepository extends Repository<AttemptEntity, Long> {
             values (:clubId, :entryId, :lift, :number, :load, cast(:outcome as text), :at, :by, cast(:otherOutcome as text), cast(:otherBy as text))
             on conflict (entry_id, lift, number) do update
             set load = excluded.load, outcome = excluded.outcome, said_at = excluded.said_at, said_by = excluded.said_by,
-            other_outcome = excluded.other_outcome, other_by = excluded.other_by""")
+            other_outcome = excluded.other_outcome, other_by = excluded.other_by, why = null, lights = null""")
     int say(
             long clubId,
             long entryId,
@@ -52,6 +52,13 @@ interface AttemptRepository extends Repository<AttemptEntity, Long> {
             String by,
             String otherOutcome,
             String otherBy);
+
+    /** Says more of what became of an attempt. */
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @NativeQuery("""
+            update contest_attempt set why = cast(:why as text), lights = cast(:lights as int)
+            where club_id = :clubId and entry_id = :entryId and lift = :lift and number = :number and outcome is not null""")
+    int tell(long clubId, long entryId, String lift, int number, String why, Integer lights);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query("""

@@ -1,5 +1,6 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.ChangeKind;
@@ -26,6 +27,30 @@ class ContestLedger {
      */
     void write(Person who, Optional<Long> lifter, String contest, String what, String before, String after) {
         changes.write(who, lifter, ChangeKind.CONTEST, List.of(what, contest), Optional.empty(), before, after);
+    }
+
+    /** Writes what became of an attempt, where it is another thing than what stood there; nothing became of it where it was taken back. */
+    void attempt(
+            Person who, ContestEntity contest, EntryEntity entry, AttemptEntity before, Optional<Outcome> outcome) {
+        if (before.outcome().equals(outcome)) {
+            return;
+        }
+        changes.write(
+                who,
+                entry.lifterId(),
+                ChangeKind.CONTEST,
+                List.of(
+                        "attempt",
+                        contest.name() + ", " + entry.name(),
+                        before.lift().key(),
+                        String.valueOf(before.number())),
+                Optional.empty(),
+                before.outcome().map(became -> attempt(before, became)).orElse(""),
+                outcome.map(became -> attempt(before, became)).orElse(""));
+    }
+
+    private static String attempt(AttemptEntity attempt, Outcome outcome) {
+        return attempt.load().format(MassUnit.KG, 2) + "/" + outcome;
     }
 
     /** Writes what is set of an entry otherwise than it was, each for itself. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.contest.NoLift;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.contest.Points;
 import dev.yarbel.core.lift.Lift;
@@ -16,6 +17,7 @@ import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
+import org.hibernate.validator.constraints.Range;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,6 +34,7 @@ class DayController {
 
     private static final String NAME = "NAME";
     private static final String BACK = "BACK";
+    private static final String MORE = "MORE";
 
     private final Contests contests;
     private final Taps taps;
@@ -61,9 +64,11 @@ class DayController {
     /**
      * What is said of an attempt.
      *
-     * @param act an outcome, {@code NAME} for a load, {@code BACK} where it is taken back
+     * @param act an outcome, {@code NAME} for a load, {@code BACK} where it is taken back, {@code MORE} where more is said of it
      * @param known what was known to have been said of it
      * @param at when it was said, where the phone had no line then
+     * @param why it was no good one
+     * @param lights the white ones
      */
     record TapForm(
             Long entry,
@@ -73,7 +78,9 @@ class DayController {
             String load,
             String known,
             String at,
-            String confirmed) {}
+            String confirmed,
+            NoLift why,
+            @Range(min = 0, max = 3) Integer lights) {}
 
     @PostMapping
     ModelAndView tap(@AuthenticationPrincipal Person coach, @PathVariable long contest, Sent<TapForm> sent) {
@@ -102,6 +109,8 @@ class DayController {
                     FormExtras.isConfirmed(form.confirmed(), form.load()));
         } else if (form.act().equals(BACK)) {
             taps.unsay(coach, contest, which);
+        } else if (form.act().equals(MORE)) {
+            taps.tell(coach, contest, which, Optional.ofNullable(form.why()), Optional.ofNullable(form.lights()));
         } else {
             Outcome outcome = Reading.find(Outcome.class, form.act()).orElseThrow(NotFoundException::new);
             taps.say(

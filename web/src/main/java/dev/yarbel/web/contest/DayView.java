@@ -4,6 +4,7 @@ import dev.yarbel.core.contest.Attempt;
 import dev.yarbel.core.contest.Called;
 import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.DayStrength;
+import dev.yarbel.core.contest.NoLift;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.contest.Placed;
 import dev.yarbel.core.contest.Points;
@@ -26,6 +27,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A contest as it stands on the day.
@@ -55,6 +57,8 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
      * @param toPass what the last lift must be made with to come before somebody; of the reader's own lifters
      * @param outlook what the day may come to from here, of the reader's own lifters at the lift under way
      * @param changesLeft how often the named load may still be changed; empty where the rules do not count
+     * @param whys what there is to say of one that was no good one
+     * @param hurt whether something hurt in an attempt today: nothing more is advised
      */
     record Card(
             EntryEntity entry,
@@ -73,10 +77,20 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
             List<Rivals.ToPass> toPass,
             Optional<EntryView.Told> outlook,
             boolean out,
-            Optional<AttemptEntity> last) {
+            Optional<AttemptEntity> last,
+            List<NoLift> whys,
+            boolean hurt) {
 
         public boolean isOver() {
             return number > most;
+        }
+
+        /** Whether more can be said of the last one. */
+        public boolean isUntold() {
+            return last.filter(
+                            attempt -> attempt.outcome().filter(Outcome::isMade).isEmpty()
+                                    && attempt.why().isEmpty())
+                    .isPresent();
         }
     }
 
@@ -164,7 +178,8 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                 .filter(attempt ->
                         attempt.number() == number && attempt.outcome().isEmpty())
                 .findFirst();
-        Optional<DayStrength> day = card.isOut() ? Optional.empty() : made.day(entry);
+        boolean hurt = card.lifted().values().stream().flatMap(List::stream).anyMatch(Attempt::hurt);
+        Optional<DayStrength> day = card.isOut() || hurt ? Optional.empty() : made.day(entry);
         Optional<Advisor.Advised> advice =
                 day.map(of -> advisor.at(of, card, entry.way(), Rivals.asked(made, entry), lift));
         Optional<Rung> advised = over ? Optional.empty() : advice.flatMap(Advisor.Advised::next);
@@ -196,7 +211,11 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
                 mine ? Rivals.toPass(made, entry, lift) : List.of(),
                 advice.flatMap(Advisor.Advised::outlook).map(EntryView.Told::of),
                 card.isOut(),
-                last);
+                last,
+                Stream.of(Outcome.MISSED, Outcome.TURNED_DOWN)
+                        .flatMap(outcome -> NoLift.of(lift, outcome).stream())
+                        .toList(),
+                hurt);
     }
 
     private static long percent(double chance) {

@@ -32,12 +32,14 @@ class EntryController {
     private final Contests contests;
     private final Events events;
     private final Profiles profiles;
+    private final IntoTheLog log;
     private final Words words;
 
-    EntryController(Contests contests, Events events, Profiles profiles, Words words) {
+    EntryController(Contests contests, Events events, Profiles profiles, IntoTheLog log, Words words) {
         this.contests = contests;
         this.events = events;
         this.profiles = profiles;
+        this.log = log;
         this.words = words;
     }
 
@@ -63,6 +65,28 @@ class EntryController {
                 state -> page(coach, contest, entry, state));
     }
 
+    /** Nothing is asked: what was said of the day is written. */
+    record Nothing() {}
+
+    @PostMapping("/log")
+    ModelAndView log(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long contest,
+            @PathVariable long entry,
+            Sent<Nothing> sent,
+            RedirectAttributes flash) {
+        return sent.answer(
+                "log",
+                form -> {
+                    ContestEntity held = contests.contest(coach, contest);
+                    EntryEntity of = contests.entry(coach, held, entry);
+                    int sets = log.write(coach, held, of);
+                    flash.addFlashAttribute("notice", words.say("contest.log.written", sets, of.name()));
+                    return new ModelAndView("redirect:/contests/" + contest + "/entries/" + entry);
+                },
+                state -> page(coach, contest, entry, state));
+    }
+
     private ModelAndView page(Person coach, long contest, long entry, FormState state) {
         ContestEntity held = contests.contest(coach, contest);
         Contests.Opened opened = contests.opened(coach, held, entry);
@@ -79,6 +103,7 @@ class EntryController {
             Contests.Known known = contests.known(coach, held, of, lifter);
             List<EventEntity> announced = held.rules().isOfEvents() ? events.of(held) : List.of();
             page.addObject("card", lifter)
+                    .addObject("toLog", log.toWrite(coach, held, of).size())
                     .addObject("minor", lifter.mayBeMinor(known.plan().today()))
                     .addObject("plan", known.plan())
                     .addObject("toward", toward(held, announced, known.plan()).orElse(null))

@@ -55,6 +55,7 @@ class EntryEntity {
     private double[] believed;
 
     private LocalDate believedOn;
+    private Instant loggedAt;
     private Instant removedAt;
 
     protected EntryEntity() {}
@@ -201,6 +202,15 @@ class EntryEntity {
     /** Whether their plan does not lead there on purpose. */
     public boolean isTrainedThrough() {
         return priority == Priority.THROUGH;
+    }
+
+    /** When what was lifted was written into the lifter's log; empty while it was not. */
+    public Optional<Instant> loggedAt() {
+        return Optional.ofNullable(loggedAt);
+    }
+
+    void logged(Instant at) {
+        loggedAt = at;
     }
 
     boolean isRemoved() {

@@ -2,6 +2,7 @@ package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Attempt;
 import dev.yarbel.core.contest.ContestRules;
+import dev.yarbel.core.contest.NoLift;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -26,11 +27,13 @@ class Taps {
 
     private final EntryRepository entries;
     private final AttemptRepository attempts;
+    private final ContestLedger ledger;
     private final Clock clock;
 
-    Taps(EntryRepository entries, AttemptRepository attempts, Clock clock) {
+    Taps(EntryRepository entries, AttemptRepository attempts, ContestLedger ledger, Clock clock) {
         this.entries = entries;
         this.attempts = attempts;
+        this.ledger = ledger;
         this.clock = clock;
     }
 
@@ -55,10 +58,10 @@ class Taps {
      * @throws UnreadableException when it cannot be called
      */
     public void name(Person who, ContestEntity contest, Which which, Mass load, boolean confirmed) {
-        List<AttemptEntity> held = at(contest, which);
+        Held held = at(contest, which);
         ContestRules rules = contest.rules();
-        List<Attempt> before = before(held, which, rules);
-        Optional<AttemptEntity> there = of(held, which);
+        List<Attempt> before = held.before(which, rules);
+        Optional<AttemptEntity> there = held.of(which);
         if (there.filter(attempt -> attempt.outcome().isPresent()).isPresent()) {
             throw new UnreadableException("contest.error.lifted").in("load");
         }
@@ -93,10 +96,10 @@ class Taps {
      * @throws UnreadableException when it was not named
      */
     public void say(Person who, ContestEntity contest, Which which, Outcome outcome, Optional<Outcome> known) {
-        List<AttemptEntity> held = at(contest, which);
-        before(held, which, contest.rules());
+        Held held = at(contest, which);
+        held.before(which, contest.rules());
         AttemptEntity there =
-                of(held, which).orElseThrow(() -> new UnreadableException("contest.error.unnamed").in("load"));
+                held.of(which).orElseThrow(() -> new UnreadableException("contest.error.unnamed").in("load"));
         Optional<Outcome> now = there.outcome();
         Instant at = time(which);
         if (now.equals(Optional.of(outcome))) {
@@ -118,13 +121,49 @@ class Taps {
                 late ? there.saidBy() : who.personName(),
                 other == null ? null : other.name(),
                 other == null ? null : late ? who.personName() : there.saidBy());
+        if (!late) {
+            ledger.attempt(who, contest, held.entry, there, Optional.of(outcome));
+        }
+    }
+
+    /**
+     * Says more of an attempt that was lifted: why it was no good one, and what the lights were. Said later, it stands in the place of
+     * what was said before.
+     *
+     * @param lights the white ones, from 0 to 3
+     * @throws UnreadableException when it was not lifted, or that is no reason for what became of it
+     */
+    public void tell(Person who, ContestEntity contest, Which which, Optional<NoLift> why, Optional<Integer> lights) {
+        AttemptEntity there = at(contest, which)
+                .of(which)
+                .filter(attempt -> attempt.outcome().isPresent())
+                .orElseThrow(() -> new UnreadableException("contest.error.unlifted").in("load"));
+        Outcome outcome = there.outcome().orElseThrow();
+        boolean fits =
+                why.map(said -> NoLift.of(which.lift(), outcome).contains(said)).orElse(true);
+        boolean shown = lights.map(white -> lights(outcome).contains(white)).orElse(true);
+        if (!fits || !shown) {
+            throw new UnreadableException("contest.error.why").in("load");
+        }
+        attempts.tell(
+                contest.clubId(),
+                which.entry(),
+                which.lift().key(),
+                which.number(),
+                why.or(there::why).map(Enum::name).orElse(null),
+                lights.or(there::lights).orElse(null));
+    }
+
+    /** How many of the three lights may be white: two make a good lift. */
+    static List<Integer> lights(Outcome outcome) {
+        return outcome.isMade() ? List.of(3, 2) : List.of(1, 0);
     }
 
     /** Takes back what became of an attempt: it is still to be lifted; what was named after it is named no more. */
     public void unsay(Person who, ContestEntity contest, Which which) {
-        List<AttemptEntity> held = at(contest, which);
-        AttemptEntity there = of(held, which).orElseThrow(NotFoundException::new);
-        boolean last = held.stream()
+        Held held = at(contest, which);
+        AttemptEntity there = held.of(which).orElseThrow(NotFoundException::new);
+        boolean last = held.attempts.stream()
                 .noneMatch(other ->
                         other.number() > which.number() && other.outcome().isPresent());
         if (!last) {
@@ -142,33 +181,38 @@ class Taps {
                 who.personName(),
                 null,
                 null);
+        ledger.attempt(who, contest, held.entry, there, Optional.empty());
     }
 
     /** The attempts at the lift, while nobody else says anything of them. */
-    private List<AttemptEntity> at(ContestEntity contest, Which which) {
-        entries.lock(contest.clubId(), contest.id(), which.entry()).orElseThrow(NotFoundException::new);
+    private Held at(ContestEntity contest, Which which) {
+        EntryEntity entry =
+                entries.lock(contest.clubId(), contest.id(), which.entry()).orElseThrow(NotFoundException::new);
         if (!contest.rules().lifts().contains(which.lift())) {
             throw new NotFoundException();
         }
-        return attempts.at(contest.clubId(), which.entry(), which.lift());
+        return new Held(entry, attempts.at(contest.clubId(), which.entry(), which.lift()));
     }
 
-    private static Optional<AttemptEntity> of(List<AttemptEntity> held, Which which) {
-        return held.stream()
-                .filter(attempt -> attempt.number() == which.number())
-                .findFirst();
-    }
+    private record Held(EntryEntity entry, List<AttemptEntity> attempts) {
 
-    /** The attempts before it, all lifted. */
-    private static List<Attempt> before(List<AttemptEntity> held, Which which, ContestRules rules) {
-        List<Attempt> before = held.stream()
-                .filter(attempt -> attempt.number() < which.number())
-                .flatMap(attempt -> attempt.lifted().stream())
-                .toList();
-        if (which.number() < 1 || which.number() > rules.most() || before.size() != which.number() - 1) {
-            throw new UnreadableException("contest.error.order").in("load");
+        Optional<AttemptEntity> of(Which which) {
+            return attempts.stream()
+                    .filter(attempt -> attempt.number() == which.number())
+                    .findFirst();
         }
-        return before;
+
+        /** The attempts before it, all lifted. */
+        List<Attempt> before(Which which, ContestRules rules) {
+            List<Attempt> before = attempts.stream()
+                    .filter(attempt -> attempt.number() < which.number())
+                    .flatMap(attempt -> attempt.lifted().stream())
+                    .toList();
+            if (which.number() < 1 || which.number() > rules.most() || before.size() != which.number() - 1) {
+                throw new UnreadableException("contest.error.order").in("load");
+            }
+            return before;
+        }
     }
 
     /** A phone's clock may be wrong; it is not believed where it runs ahead. */

@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import dev.yarbel.core.contest.NoLift;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
@@ -14,6 +15,7 @@ import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.book.Ledger;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.Clock;
@@ -49,6 +51,9 @@ class TapsTest {
 
     @Autowired
     private Accounts accounts;
+
+    @Autowired
+    private Ledger ledger;
 
     @Autowired
     private Clock clock;
@@ -226,6 +231,87 @@ class TapsTest {
         assertThat(attempt(1).saidAt()).isBeforeOrEqualTo(clock.instant());
     }
 
+    // ---- why, and the lights
+
+    private void told(int number, NoLift why) {
+        taps.tell(club.coach, contest, squat(number), Optional.of(why), Optional.empty());
+    }
+
+    @Test
+    void whyAndTheLightsAreKeptUntilTheAttemptIsTakenBack() {
+        named(1, "150");
+        refused(() -> told(1, NoLift.DEPTH), "contest.error.unlifted");
+        said(1, Outcome.TURNED_DOWN);
+        refused(() -> told(1, NoLift.STRENGTH), "contest.error.why");
+        refused(() -> told(1, NoLift.HITCHED), "contest.error.why");
+        told(1, NoLift.DEPTH);
+        taps.tell(club.coach, contest, squat(1), Optional.empty(), Optional.of(1));
+
+        assertThat(attempt(1).why()).contains(NoLift.DEPTH);
+        assertThat(attempt(1).lights()).contains(1);
+
+        refused(() -> taps.tell(club.coach, contest, squat(1), Optional.empty(), Optional.of(3)), "contest.error.why");
+
+        taps.unsay(club.coach, contest, squat(1));
+        assertThat(attempt(1).why()).isEmpty();
+        assertThat(attempt(1).lights()).isEmpty();
+        said(1, Outcome.MADE);
+        assertThat(attempt(1).why()).isEmpty();
+    }
+
+    @Test
+    void whereSomethingHurtNothingMoreIsAdvised() throws Exception {
+        knowAll();
+        named(1, "150");
+        said(1, Outcome.MISSED);
+        assertThat(lookAt("/day?lift=squat").select(".card.mine .hurt").hasAttr("hidden"))
+                .isTrue();
+        assertThat(lookAt("/day?lift=squat").select(".card.mine").attr("data-tree"))
+                .isNotEmpty();
+
+        day("number", "1", "act", "MORE", "why", "PAIN");
+
+        for (String lift : List.of("squat", "bench-press")) {
+            Document page = lookAt("/day?lift=" + lift);
+            assertThat(page.select(".card.mine .hurt").hasAttr("hidden"))
+                    .as(lift)
+                    .isFalse();
+            assertThat(page.select(".card.mine").attr("data-tree")).as(lift).isEmpty();
+            // the coach may name one all the same
+            assertThat(page.select(".card.mine form.name")).as(lift).isNotEmpty();
+        }
+        assertThat(lookAt("/day?lift=squat").select(".whys [aria-pressed=true]").val())
+                .isEqualTo("PAIN");
+    }
+
+    @Test
+    void whatBecameOfAttemptsIsInTheLedger() {
+        named(1, "150");
+        said(1, Outcome.MISSED);
+        taps.unsay(club.coach, contest, squat(1));
+        said(1, Outcome.GRIND);
+
+        assertThat(ledger.latest(club.lifter, 5).stream()
+                        .filter(change -> change.subject().get(0).equals("attempt"))
+                        .map(change -> change.before() + ">" + change.after()))
+                .containsExactly(">150 kg/GRIND", "150 kg/MISSED>", ">150 kg/MISSED");
+    }
+
+    /** Something is known of each lift, and what is believed of the day was found. */
+    private void knowAll() throws Exception {
+        for (String lift : List.of("squat", "bench-press", "deadlift")) {
+            String load = lift.equals("squat") ? "190" : lift.equals("deadlift") ? "230" : "125";
+            MockHttpServletRequestBuilder max = post(club.url("/book/lifts/" + lift + "/max"))
+                    .with(club.asCoach())
+                    .with(csrf())
+                    .param("kind", "CONTEST")
+                    .param("load", load)
+                    .param("on", "2026-03-01");
+            assertThat(mvc.perform(max).andReturn().getResponse().getStatus()).isEqualTo(302);
+        }
+        lookAt("/entries/" + entry);
+    }
+
     // ---- the page
 
     private String day(String... fields) throws Exception {
@@ -360,17 +446,7 @@ class TapsTest {
     /** From here: what was made counts, and what hardly ever happens is not said to. */
     @Test
     void theDaySaysWhatItMayBringFromHere() throws Exception {
-        for (String lift : List.of("squat", "bench-press", "deadlift")) {
-            String load = lift.equals("squat") ? "190" : lift.equals("deadlift") ? "230" : "125";
-            MockHttpServletRequestBuilder max = post(club.url("/book/lifts/" + lift + "/max"))
-                    .with(club.asCoach())
-                    .with(csrf())
-                    .param("kind", "CONTEST")
-                    .param("load", load)
-                    .param("on", "2026-03-01");
-            assertThat(mvc.perform(max).andReturn().getResponse().getStatus()).isEqualTo(302);
-        }
-        lookAt("/entries/" + entry);
+        knowAll();
         for (Lift lift : List.of(Lift.SQUAT, Lift.BENCH_PRESS, Lift.DEADLIFT)) {
             Taps.Which which = new Taps.Which(entry, lift, 1, Optional.empty());
             taps.name(club.coach, contest, which, kg("80"), false);
