@@ -148,6 +148,8 @@ class AccessTest {
             entry("GET /contests/{contest}/results.csv", May.COACHES_OF_THE_CLUB),
             entry("GET /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/{event}", May.COACHES_OF_THE_CLUB),
+            entry("POST /contests/{contest}/events/{event}/earlier", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events/{event}/remove", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events/{event}/restore", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events/{event}/announce", May.COACHES_OF_THE_CLUB),
@@ -312,6 +314,9 @@ class AccessTest {
             entry("POST /contests/{contest}/move", Map.of("on", "2026-06-06")),
             entry("POST /contests/{contest}/entries", Map.of("lifter", "{id}")),
             entry("POST /contests/{contest}/events", Map.of("lift", "log-press", "measure", "REPS", "load", "100")),
+            entry(
+                    "POST /contests/{contest}/events/{event}",
+                    Map.of("lift", "log-press", "measure", "REPS", "load", "110")),
             entry("POST /contests/{contest}/warm-up", Map.of("lift", "squat", "by", "5", "entry", "")),
             entry("POST /contests/{contest}/day", Map.of("lift", "squat", "number", "1", "act", "NAME", "load", "100")),
             entry("POST /contests/{contest}/entries/{entry}", Map.of("flight", "2")),

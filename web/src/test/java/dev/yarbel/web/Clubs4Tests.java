@@ -5,7 +5,9 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.contest.AnnouncedEvent;
 import dev.yarbel.core.contest.EventMeasure;
+import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.effort.Effort;
 import dev.yarbel.core.equipment.Gym;
 import dev.yarbel.core.equipment.Implement;
@@ -104,6 +106,12 @@ public class Clubs4Tests {
         return new TestContest(contest, entry);
     }
 
+    /** The opener of a contest is made. */
+    public void opens(TestClub club, TestContest held) {
+        contests.attempt(
+                club.coach, held.contest(), held.entry(), Lift.SQUAT, 1, Mass.ofKg(150), Optional.of(Outcome.MADE));
+    }
+
     /** A strongman contest with one event, whose number stands in the entry's place, and the lifter in it. */
     public TestContest games(TestClub club) {
         long contest = contests.hold(
@@ -116,8 +124,9 @@ public class Clubs4Tests {
                         contest,
                         "Log",
                         new Lift("log-press"),
-                        EventMeasure.REPS,
-                        Optional.of(Mass.ofKg(100))));
+                        AnnouncedEvent.of(EventMeasure.REPS, Optional.of(Mass.ofKg(100))),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     /** A club with its people. */

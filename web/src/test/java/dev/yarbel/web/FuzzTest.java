@@ -150,6 +150,7 @@ class FuzzTest {
 
     private List<Form> forms() throws Exception {
         Clubs4Tests.TestContest held = clubs.contest(club);
+        clubs.opens(club, held);
         long slip = one("select max(id) from slip where club_id = ?");
         long free = one("select max(id) from training_session where club_id = ? and plan_day is null");
         Map<String, RequestPostProcessor> pages = new LinkedHashMap<>();

@@ -51,15 +51,20 @@ public final class ContestLog {
     /**
      * What was done in an event; nobody said how hard it was. Empty for what is only expected, and where no load is known.
      *
-     * @param load announced for it
-     * @param course how far it goes, where it is a course
+     * <p>Of a series the heaviest piece that was moved is its load.
      */
-    public static Optional<LiftedSet> event(
-            EventMeasure measure, Lift lift, Optional<Mass> load, Optional<Length> course, EventResult result) {
-        Optional<Mass> moved = measure == EventMeasure.LOAD && result.scores()
-                ? Optional.of(Mass.of(result.amount(), MassUnit.KG))
-                : load;
-        return moved.filter(mass -> !result.guessed()).map(mass -> event(measure, lift, mass, course, result));
+    public static Optional<LiftedSet> event(AnnouncedEvent event, Lift lift, EventResult result) {
+        return moved(event, result)
+                .filter(mass -> !result.guessed())
+                .map(mass -> event(event.measure(), lift, mass, event.course(), result));
+    }
+
+    private static Optional<Mass> moved(AnnouncedEvent event, EventResult result) {
+        if (event.measure() == EventMeasure.LOAD && result.scores()) {
+            return Optional.of(Mass.of(result.amount(), MassUnit.KG));
+        }
+        int pieces = Math.max(1, result.amount().intValue());
+        return event.load().or(() -> event.series().stream().limit(pieces).max(Mass::compareTo));
     }
 
     private static LiftedSet event(
@@ -69,7 +74,7 @@ public final class ContestLog {
         }
         return switch (measure) {
             case LOAD -> lifted(lift, load, 1, Optional.empty(), Optional.empty());
-            case REPS -> lifted(lift, load, result.amount().intValue(), Optional.empty(), Optional.empty());
+            case REPS, ROUNDS -> lifted(lift, load, result.amount().intValue(), Optional.empty(), Optional.empty());
             case PIECES -> lifted(lift, load, result.amount().intValue(), result.seconds(), Optional.empty());
             case HOLD -> lifted(lift, load, 1, Optional.of(result.amount()), Optional.empty());
             case TIME -> lifted(lift, load, 1, Optional.of(result.amount()), course);

@@ -15,7 +15,9 @@ public enum EventMeasure {
     /** The longest hold, in s. */
     HOLD("s", false, false),
     /** The shortest time, in s. */
-    TIME("s", true, false);
+    TIME("s", true, false),
+    /** The last one standing: the most rounds that were stood; who goes out in the same round is level. */
+    ROUNDS("", false, false);
 
     private final String unit;
     private final boolean fewer;

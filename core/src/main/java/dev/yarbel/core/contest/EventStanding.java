@@ -15,6 +15,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -30,10 +31,17 @@ import java.util.stream.Stream;
  * @param lately the best of each of the last six sessions, the oldest first
  * @param way how those go
  * @param byEstimate what may be there by the estimate of the max, as four days of five will have it: least, middle, most; empty where nobody can say
+ * @param byPace how long the announced course takes at the pace of the last sessions: the best, their mean, the worst of them; empty without
+ *     either
  * @param aMinute repetitions a minute in the best set, where it was timed
  */
 public record EventStanding(
-        Optional<Done> best, List<Done> lately, Way way, Optional<Expected> byEstimate, Optional<BigDecimal> aMinute) {
+        Optional<Done> best,
+        List<Done> lately,
+        Way way,
+        Optional<Expected> byEstimate,
+        Optional<Expected> byPace,
+        Optional<BigDecimal> aMinute) {
 
     public static final int WEEKS = 16;
 
@@ -65,16 +73,15 @@ public record EventStanding(
     public record Max(MaxEstimate estimate, RepCurve curve) {}
 
     /**
-     * @param announced the event's load
      * @param trained sets of what the event is trained as, oldest first
      */
-    public static EventStanding of(
-            EventMeasure measure, Optional<Mass> announced, List<Trained> trained, Optional<Max> max) {
+    public static EventStanding of(AnnouncedEvent event, List<Trained> trained, Optional<Max> max) {
+        EventMeasure measure = event.measure();
         List<Done> done = new ArrayList<>();
         Optional<BigDecimal> aMinute = Optional.empty();
         Optional<Done> best = Optional.empty();
         for (Trained one : trained) {
-            Optional<Done> counted = counted(measure, announced, one);
+            Optional<Done> counted = counted(measure, event.load(), one);
             if (counted.isEmpty()) {
                 continue;
             }
@@ -87,7 +94,12 @@ public record EventStanding(
         }
         List<Done> lately = lately(done);
         return new EventStanding(
-                best, lately, way(lately), max.flatMap(known -> expected(measure, announced, known)), aMinute);
+                best,
+                lately,
+                way(lately),
+                max.flatMap(known -> expected(event, known)),
+                byPace(event, lately),
+                aMinute);
     }
 
     // ---- what counts
@@ -108,6 +120,8 @@ public record EventStanding(
             case LOAD -> Optional.of(set.load().in(MassUnit.KG)).filter(load -> load.signum() > 0);
             case REPS, PIECES -> Optional.of(BigDecimal.valueOf(set.cleanReps()));
             case DISTANCE -> set.details().distance().map(far -> far.in(LengthUnit.M));
+            // how long somebody stands it is not trained
+            case ROUNDS -> Optional.empty();
             case HOLD ->
                 set.details().distance().isPresent()
                         ? Optional.empty()
@@ -172,17 +186,46 @@ public record EventStanding(
 
     // ---- by the estimate
 
-    private static Optional<Expected> expected(EventMeasure measure, Optional<Mass> announced, Max known) {
+    private static Optional<Expected> expected(AnnouncedEvent event, Max known) {
         MaxEstimate max = known.estimate();
-        if (measure == EventMeasure.LOAD) {
-            return Optional.of(new Expected(kg(max.low()), kg(max.max()), kg(max.high())));
+        return switch (event.measure()) {
+            case LOAD -> Optional.of(new Expected(kg(max.low()), kg(max.max()), kg(max.high())));
+            case REPS ->
+                event.load()
+                        .map(load -> new Expected(
+                                reps(known.curve(), max.low(), load),
+                                reps(known.curve(), max.max(), load),
+                                reps(known.curve(), max.high(), load)));
+            case PIECES ->
+                event.series().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Expected(
+                                pieces(event, max.low()), pieces(event, max.max()), pieces(event, max.high())));
+            case DISTANCE, HOLD, TIME, ROUNDS -> Optional.empty();
+        };
+    }
+
+    /** The pieces of a series up to the first that is too heavy. */
+    private static BigDecimal pieces(AnnouncedEvent event, Mass max) {
+        return BigDecimal.valueOf(event.series().stream()
+                .takeWhile(piece -> !piece.isGreaterThan(max))
+                .count());
+    }
+
+    private static Optional<Expected> byPace(AnnouncedEvent event, List<Done> lately) {
+        if (event.measure() != EventMeasure.TIME || lately.isEmpty()) {
+            return Optional.empty();
         }
-        return measure == EventMeasure.REPS
-                ? announced.map(load -> new Expected(
-                        reps(known.curve(), max.low(), load),
-                        reps(known.curve(), max.max(), load),
-                        reps(known.curve(), max.high(), load)))
-                : Optional.empty();
+        DoubleSummaryStatistics speed =
+                lately.stream().mapToDouble(done -> done.amount().doubleValue()).summaryStatistics();
+        return event.course()
+                .map(far -> far.in(LengthUnit.M).doubleValue())
+                .map(far -> new Expected(
+                        tenths(far / speed.getMax()), tenths(far / speed.getAverage()), tenths(far / speed.getMin())));
+    }
+
+    private static BigDecimal tenths(double seconds) {
+        return BigDecimal.valueOf(seconds).setScale(1, RoundingMode.HALF_UP);
     }
 
     private static BigDecimal kg(Mass mass) {

@@ -91,12 +91,13 @@ class ContestLogTest {
     // ---- events
 
     private static Optional<LiftedSet> event(EventMeasure measure, String written) {
-        return ContestLog.event(
+        AnnouncedEvent event = new AnnouncedEvent(
                 measure,
-                YOKE,
                 Optional.of(LOAD),
+                List.of(),
                 Optional.of(Length.of(BigDecimal.valueOf(20), LengthUnit.M)),
-                EventResult.parse(written, measure));
+                Optional.empty());
+        return ContestLog.event(event, YOKE, EventResult.parse(written, measure));
     }
 
     @ParameterizedTest
@@ -134,12 +135,26 @@ class ContestLogTest {
 
     @Test
     void withoutALoadNothingCanBeLogged() {
-        assertThat(ContestLog.event(
-                        EventMeasure.REPS,
-                        YOKE,
-                        Optional.empty(),
-                        Optional.empty(),
-                        EventResult.parse("12", EventMeasure.REPS)))
+        AnnouncedEvent none = AnnouncedEvent.of(EventMeasure.REPS, Optional.empty());
+
+        assertThat(ContestLog.event(none, YOKE, EventResult.parse("12", EventMeasure.REPS)))
                 .isEmpty();
+    }
+
+    /** Three stones of five: the third was the heaviest that went up. */
+    @Test
+    void aSeriesIsLoggedAtTheHeaviestPieceThatWasMoved() {
+        AnnouncedEvent stones = new AnnouncedEvent(
+                EventMeasure.PIECES,
+                Optional.empty(),
+                List.of(Mass.ofKg(80), Mass.ofKg(100), Mass.ofKg(120), Mass.ofKg(140), Mass.ofKg(160)),
+                Optional.empty(),
+                Optional.empty());
+
+        LiftedSet set = ContestLog.event(stones, YOKE, EventResult.parse("3 / 40", EventMeasure.PIECES))
+                .orElseThrow();
+
+        assertThat(set.load()).isEqualTo(Mass.ofKg(120));
+        assertThat(set.reps()).isEqualTo(3);
     }
 }

@@ -58,7 +58,7 @@ class EventStandingTest {
     }
 
     private static EventStanding of(EventMeasure measure, Trained... sets) {
-        return EventStanding.of(measure, LOAD, List.of(sets), Optional.empty());
+        return EventStanding.of(AnnouncedEvent.of(measure, LOAD), List.of(sets), Optional.empty());
     }
 
     /** Eight with a bar that is too light say nothing of the announced one. */
@@ -86,7 +86,7 @@ class EventStandingTest {
         for (String one : reps.split(" ")) {
             sets.add(set(60 - 7 * sets.size(), 100, Integer.parseInt(one)));
         }
-        assertThat(EventStanding.of(EventMeasure.REPS, LOAD, sets, Optional.empty())
+        assertThat(EventStanding.of(AnnouncedEvent.of(EventMeasure.REPS, LOAD), sets, Optional.empty())
                         .way())
                 .isEqualTo(way);
     }
@@ -126,17 +126,19 @@ class EventStandingTest {
     void theEstimateSaysHowManyMayBeThere() {
         EventStanding.Max max = new EventStanding.Max(
                 new MaxEstimate(Mass.ofKg(121), Mass.ofKg(5), List.of()), RepCurve.parse(RepFormula.EPLEY.key()));
-        EventStanding.Expected reps = EventStanding.of(EventMeasure.REPS, LOAD, List.of(), Optional.of(max))
+        EventStanding.Expected reps = EventStanding.of(
+                        AnnouncedEvent.of(EventMeasure.REPS, LOAD), List.of(), Optional.of(max))
                 .byEstimate()
                 .orElseThrow();
         assertThat(reps.middle()).isEqualByComparingTo("6");
         assertThat(reps.low()).isLessThan(reps.middle());
         assertThat(reps.high()).isGreaterThan(reps.middle());
-        EventStanding.Expected load = EventStanding.of(EventMeasure.LOAD, LOAD, List.of(), Optional.of(max))
+        EventStanding.Expected load = EventStanding.of(
+                        AnnouncedEvent.of(EventMeasure.LOAD, LOAD), List.of(), Optional.of(max))
                 .byEstimate()
                 .orElseThrow();
         assertThat(load.middle()).isEqualByComparingTo("121");
-        assertThat(EventStanding.of(EventMeasure.TIME, LOAD, List.of(), Optional.of(max))
+        assertThat(EventStanding.of(AnnouncedEvent.of(EventMeasure.TIME, LOAD), List.of(), Optional.of(max))
                         .byEstimate())
                 .isEmpty();
     }
@@ -146,10 +148,52 @@ class EventStandingTest {
     void moreThanTheMaxIsNoRepetition() {
         EventStanding.Max max =
                 new EventStanding.Max(new MaxEstimate(Mass.ofKg(90), Mass.ofKg(2), List.of()), RepCurve.DEFAULT);
-        assertThat(EventStanding.of(EventMeasure.REPS, LOAD, List.of(), Optional.of(max))
+        assertThat(EventStanding.of(AnnouncedEvent.of(EventMeasure.REPS, LOAD), List.of(), Optional.of(max))
                         .byEstimate()
                         .orElseThrow()
                         .high())
                 .isEqualByComparingTo("0");
+    }
+
+    /** The course of the day at the pace of training: 20 m in 10 s are 15 s for 30 m. */
+    @Test
+    void anAnnouncedCourseTakesAsLongAsTrainingSays() {
+        AnnouncedEvent yoke = new AnnouncedEvent(
+                EventMeasure.TIME, LOAD, List.of(), Optional.of(Length.ofCm(3000)), Optional.empty());
+        EventStanding.Expected time = EventStanding.of(
+                        yoke,
+                        List.of(
+                                set(9, 100, 1, timed(10, Optional.of(Length.ofCm(2000)))),
+                                set(2, 100, 1, timed(12, Optional.of(Length.ofCm(2000))))),
+                        Optional.empty())
+                .byPace()
+                .orElseThrow();
+
+        assertThat(time.low()).isEqualByComparingTo("15.0");
+        assertThat(time.high()).isEqualByComparingTo("18.0");
+        assertThat(time.middle()).isBetween(time.low(), time.high());
+        assertThat(of(EventMeasure.TIME, set(9, 100, 1, timed(10, Optional.of(Length.ofCm(2000)))))
+                        .byPace())
+                .isEmpty();
+    }
+
+    /** A series ends at the first piece that is too heavy. */
+    @Test
+    void ofASeriesAsManyAsAreNotTooHeavy() {
+        AnnouncedEvent stones = new AnnouncedEvent(
+                EventMeasure.PIECES,
+                Optional.empty(),
+                List.of(Mass.ofKg(100), Mass.ofKg(115), Mass.ofKg(121), Mass.ofKg(130), Mass.ofKg(160)),
+                Optional.empty(),
+                Optional.empty());
+        EventStanding.Max max = new EventStanding.Max(
+                new MaxEstimate(Mass.ofKg(121), Mass.ofKg(5), List.of()), RepCurve.parse(RepFormula.EPLEY.key()));
+        EventStanding.Expected pieces = EventStanding.of(stones, List.of(), Optional.of(max))
+                .byEstimate()
+                .orElseThrow();
+
+        assertThat(pieces.middle()).isEqualByComparingTo("3");
+        assertThat(pieces.low()).isLessThanOrEqualTo(pieces.middle());
+        assertThat(pieces.high()).isGreaterThanOrEqualTo(pieces.middle());
     }
 }

@@ -1,6 +1,14 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.contest.AnnouncedEvent;
+import dev.yarbel.core.contest.Pacing;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Words that only contests need. */
@@ -11,6 +19,54 @@ class ContestWords {
 
     ContestWords(Words words) {
         this.words = words;
+    }
+
+    /** What is announced of an event, in a line: what counts, and whatever else was said of it. */
+    public String announced(EventEntity event) {
+        AnnouncedEvent as = event.announced();
+        List<String> parts = new ArrayList<>();
+        as.load().ifPresent(load -> parts.add(words.load(load, MassUnit.KG)));
+        if (!as.series().isEmpty()) {
+            parts.add(as.series().stream()
+                            .map(piece -> words.figure(piece, MassUnit.KG))
+                            .collect(Collectors.joining(" / "))
+                    + " kg");
+        }
+        as.course().ifPresent(far -> parts.add(metres(far)));
+        as.limit().ifPresent(time -> parts.add(time.toSeconds() + " s"));
+        parts.add(words.say("contest.measure." + as.measure()));
+        return String.join(", ", parts);
+    }
+
+    /** When it begins, and how long each takes; blank where nobody said. */
+    public String held(EventEntity event) {
+        List<String> parts = new ArrayList<>();
+        event.begins().ifPresent(at -> parts.add(words.say("contest.event.begins.at", at)));
+        event.minutes().ifPresent(each -> parts.add(words.say("contest.event.minutes.each", each)));
+        return String.join(", ", parts);
+    }
+
+    private String metres(Length far) {
+        return words.figure(far.in(LengthUnit.M).stripTrailingZeros().toPlainString()) + " m";
+    }
+
+    /** What each piece of a series weighs, as it is typed again. */
+    public String series(EventEntity event) {
+        return event == null
+                ? ""
+                : event.announced().series().stream()
+                        .map(piece -> words.figure(piece, MassUnit.KG))
+                        .collect(Collectors.joining(" / "));
+    }
+
+    /** A pace as a crew calls it: {@code 3 by 15 s, 6 by 30 s}. */
+    public String pace(Pacing pace, String unit) {
+        return pace.marks().stream()
+                .map(mark -> words.say(
+                        "contest.pace.mark",
+                        words.figure(mark.amount().stripTrailingZeros().toPlainString()) + unit,
+                        words.figure(mark.seconds().stripTrailingZeros().toPlainString())))
+                .collect(Collectors.joining(", "));
     }
 
     /** A sex and a class, as {@code MALE/93}, in words; a dash where nothing is known. */

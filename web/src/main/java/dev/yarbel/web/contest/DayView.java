@@ -85,12 +85,13 @@ record DayView(ContestEntity contest, Lift lift, List<Card> cards, List<Turn> or
             return number > most;
         }
 
-        /** Whether more can be said of the last one. */
+        /** Whether more is to be said of the last one, while it matters for the next. */
         public boolean isUntold() {
-            return last.filter(
-                            attempt -> attempt.outcome().filter(Outcome::isMade).isEmpty()
-                                    && attempt.why().isEmpty())
-                    .isPresent();
+            return !isOver()
+                    && last.filter(attempt ->
+                                    attempt.outcome().filter(Outcome::isMade).isEmpty()
+                                            && attempt.why().isEmpty())
+                            .isPresent();
         }
     }
 

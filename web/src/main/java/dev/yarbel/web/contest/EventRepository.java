@@ -7,10 +7,10 @@ import org.springframework.data.repository.Repository;
 
 interface EventRepository extends Repository<EventEntity, Long> {
 
-    /** In the order in which they were announced. */
+    /** In the order in which they are held. */
     @Query("""
             select e from EventEntity e where e.clubId = :clubId and e.contestId = :contestId and e.removedAt is null
-            order by e.id""")
+            order by e.place, e.id""")
     List<EventEntity> of(long clubId, long contestId);
 
     Optional<EventEntity> findByClubIdAndContestIdAndId(long clubId, long contestId, long id);

@@ -1,9 +1,6 @@
 package dev.yarbel.web.contest;
 
-import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.EventResult;
-import dev.yarbel.core.lift.Lift;
-import dev.yarbel.core.measure.Mass;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
@@ -11,6 +8,8 @@ import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -60,15 +59,47 @@ class Events {
     }
 
     /** @return its number */
-    public long add(
-            Person coach,
-            ContestEntity contest,
-            String name,
-            Optional<Lift> lift,
-            EventMeasure measure,
-            Optional<Mass> load) {
-        ledger.write(coach, Optional.empty(), contest.name(), "event-added", "", name);
-        return events.save(new EventEntity(contest, name, lift, measure, load)).id();
+    public long add(Person coach, ContestEntity contest, EventEntity.Set as) {
+        ledger.write(coach, Optional.empty(), contest.name(), "event-added", "", as.name());
+        int last = of(contest).stream().mapToInt(EventEntity::place).max().orElse(0);
+        return events.save(new EventEntity(contest, as, last + 1)).id();
+    }
+
+    /**
+     * What is announced of an event changes.
+     *
+     * @throws UnreadableException when it is to count otherwise and something was done in it already
+     */
+    public void change(Person coach, ContestEntity contest, long event, EventEntity.Set to) {
+        EventEntity of = standing(contest, event);
+        EventEntity.Set before = of.set();
+        if (before.equals(to)) {
+            return;
+        }
+        boolean counted = results(contest).stream().anyMatch(result -> result.eventId() == event);
+        if (counted && before.announced().measure() != to.announced().measure()) {
+            throw new UnreadableException("contest.error.event.counted").in("measure");
+        }
+        of.set(to);
+        events.save(of);
+        ledger.write(coach, Optional.empty(), contest.name(), "event-changed", before.name(), to.name());
+    }
+
+    /** It is held before the one that is held before it now. */
+    public void earlier(ContestEntity contest, long event) {
+        List<EventEntity> order = new ArrayList<>(of(contest));
+        int at = order.indexOf(standing(contest, event));
+        if (at > 0) {
+            Collections.swap(order, at - 1, at);
+            for (int i = 0; i < order.size(); i++) {
+                order.get(i).place(i + 1);
+                events.save(order.get(i));
+            }
+        }
+    }
+
+    private EventEntity standing(ContestEntity contest, long event) {
+        return Optional.of(any(contest, event)).filter(of -> !of.isRemoved()).orElseThrow(NotFoundException::new);
     }
 
     /** Strikes an event, or brings it back with all that was done in it. */

@@ -3,9 +3,8 @@ package dev.yarbel.web.contest;
 import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.EventResult;
 import dev.yarbel.core.lift.Catalogue;
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lift.Variation;
-import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.page.FormState;
@@ -19,8 +18,6 @@ import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -74,35 +71,43 @@ class EventsController {
         return new ModelAndView("redirect:/contests/" + contest + "/events");
     }
 
-    /**
-     * An event that is announced.
-     *
-     * @param lift blank where it is none of the club's
-     * @param name blank where the lift's own is meant
-     */
-    record EventForm(
-            Lift lift, @Size(max = 80) String name, @NotNull EventMeasure measure, String load) {}
-
     @PostMapping
     ModelAndView add(@AuthenticationPrincipal Person coach, @PathVariable long contest, Sent<EventForm> sent) {
         ContestEntity held = of(coach, contest);
         return sent.answer(
                 "event",
                 form -> {
-                    Optional<Lift> lift = Optional.ofNullable(form.lift());
-                    Catalogue catalogue = book.catalogue(coach.clubId());
-                    if (lift.filter(one -> catalogue.find(one).isEmpty()).isPresent()) {
-                        throw new UnreadableException("plan.no-such-lift").in("lift");
-                    }
-                    String name = Optional.ofNullable(form.name())
-                            .or(() -> lift.map(words::lift))
-                            .orElseThrow(() -> new UnreadableException("read.needed").in("name"));
-                    Optional<Mass> load =
-                            Reading.fieldIfAny("load", form.load(), text -> Reading.mass(text, MassUnit.KG));
-                    events.add(coach, held, name, lift, form.measure(), load);
+                    events.add(coach, held, read(coach, form));
                     return to(contest);
                 },
                 state -> page(coach, held, state));
+    }
+
+    private EventEntity.Set read(Person coach, EventForm form) {
+        Catalogue catalogue = book.catalogue(coach.clubId());
+        return form.read(lift -> catalogue.find(lift).isPresent(), words::lift);
+    }
+
+    @PostMapping("/{event}")
+    ModelAndView change(
+            @AuthenticationPrincipal Person coach,
+            @PathVariable long contest,
+            @PathVariable long event,
+            Sent<EventForm> sent) {
+        ContestEntity held = of(coach, contest);
+        return sent.answer(
+                "event-" + event,
+                form -> {
+                    events.change(coach, held, event, read(coach, form));
+                    return to(contest);
+                },
+                state -> page(coach, held, state));
+    }
+
+    @PostMapping("/{event}/earlier")
+    ModelAndView earlier(@AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long event) {
+        events.earlier(of(coach, contest), event);
+        return to(contest);
     }
 
     @PostMapping("/{event}/remove")
@@ -216,6 +221,7 @@ class EventsController {
                         lifts.put(words.lift(variation.lift()), variation.lift().key()));
         return new ModelAndView("contest/events")
                 .addObject("kg", MassUnit.KG)
+                .addObject("m", LengthUnit.M)
                 .addObject("contest", contest)
                 .addObject("measures", EventMeasure.values())
                 .addObject("lifts", lifts)

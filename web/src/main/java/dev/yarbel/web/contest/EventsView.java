@@ -4,8 +4,12 @@ import dev.yarbel.core.contest.CheapestPoint;
 import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.EventPoints;
 import dev.yarbel.core.contest.EventResult;
+import dev.yarbel.core.contest.Pacing;
+import dev.yarbel.core.contest.RunOrder;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.Duration;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,8 +28,33 @@ import java.util.stream.Collectors;
  */
 record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> advice) {
 
-    /** @param sex blank where it is not known */
-    record Group(String sex, List<Row> rows) {}
+    /**
+     * @param sex blank where it is not known
+     * @param runs who goes when, event by event
+     */
+    record Group(String sex, List<Row> rows, List<Run> runs) {}
+
+    /**
+     * Who goes when in an event.
+     *
+     * @param expected whether the order hangs on results that are only expected
+     * @param mine of the reader's own lifters
+     */
+    record Run(EventEntity event, RunOrder<EntryEntity> order, boolean expected, List<Own> mine) {}
+
+    /**
+     * When a lifter goes.
+     *
+     * @param place from 1
+     * @param rest minutes since the end of the event before; empty where it cannot be reckoned
+     */
+    record Own(EntryEntity entry, int place, Optional<LocalTime> at, Optional<Long> rest) {
+
+        /** Whether there is hardly time to warm up again. */
+        public boolean isShort() {
+            return rest.filter(minutes -> minutes < SHORT_REST).isPresent();
+        }
+    }
 
     record Row(EntryEntity entry, boolean mine, List<Cell> cells, BigDecimal total, int place) {}
 
@@ -47,6 +76,7 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
      * @param saves whether five percent less costs next to nothing, so that something can be saved for another event
      * @param unit the key of what more is measured in
      * @param next what it takes to be level with the next better one; blank for whoever leads
+     * @param pace what comes to that, else to what is expected
      */
     record Line(
             EventEntity event,
@@ -56,9 +86,12 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
             String unitMore,
             String less,
             boolean saves,
-            String next) {}
+            String next,
+            Optional<Pacing> pace) {}
 
     private static final double NEXT_TO_NOTHING = 0.05;
+    /** Minutes; ours. */
+    private static final int SHORT_REST = 15;
 
     static String field(EntryEntity entry, EventEntity event) {
         return "r-" + entry.id() + "-" + event.id();
@@ -80,7 +113,12 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
         List<Group> groups = new ArrayList<>();
         List<Advice> advice = new ArrayList<>();
         bySex.forEach((sex, group) -> {
-            groups.add(new Group(sex, rows(events, group, byEvent, own)));
+            List<Map<Long, BigDecimal>> points = points(events, group, byEvent);
+            groups.add(new Group(
+                    sex,
+                    rows(events, group, byEvent, own, points),
+                    // where both sexes lift nobody can say which goes first
+                    runs(events, group, byEvent, own, points, bySex.size() == 1)));
             group.stream()
                     .filter(entry -> isOwn(entry, own))
                     .map(entry -> advice(entry, events, group, byEvent))
@@ -101,14 +139,72 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
         return within;
     }
 
+    private static List<Map<Long, BigDecimal>> points(
+            List<EventEntity> events, List<EntryEntity> group, Map<Long, Map<Long, EventResult>> byEvent) {
+        return events.stream()
+                .map(event -> EventPoints.of(event.measure(), group.size(), within(group, byEvent.get(event.id()))))
+                .toList();
+    }
+
+    private static List<Run> runs(
+            List<EventEntity> events,
+            List<EntryEntity> group,
+            Map<Long, Map<Long, EventResult>> byEvent,
+            Set<Long> own,
+            List<Map<Long, BigDecimal>> points,
+            boolean alone) {
+        List<Run> runs = new ArrayList<>();
+        Map<EntryEntity, BigDecimal> soFar = new HashMap<>();
+        boolean expected = false;
+        for (int i = 0; i < events.size(); i++) {
+            EventEntity event = events.get(i);
+            RunOrder<EntryEntity> order = RunOrder.of(
+                    group,
+                    soFar,
+                    event.begins().filter(at -> alone),
+                    event.minutes().map(Duration::ofMinutes));
+            Optional<RunOrder<EntryEntity>> before =
+                    runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(i - 1).order);
+            runs.add(new Run(
+                    event,
+                    order,
+                    expected,
+                    group.stream()
+                            .filter(entry -> isOwn(entry, own))
+                            .map(entry -> new Own(
+                                    entry,
+                                    order.place(entry),
+                                    order.at(entry),
+                                    before.flatMap(one -> one.rest(entry, order))
+                                            .map(Duration::toMinutes)))
+                            .toList()));
+            Map<Long, BigDecimal> scored = points.get(i);
+            group.forEach(
+                    entry -> soFar.merge(entry, scored.getOrDefault(entry.id(), BigDecimal.ZERO), BigDecimal::add));
+            expected |= within(group, byEvent.get(event.id())).values().stream().anyMatch(EventResult::guessed);
+        }
+        return runs;
+    }
+
+    /** What it takes to be level with the next better one, else what is expected. */
+    private static EventResult aimed(EventMeasure measure, EventResult own, CheapestPoint point) {
+        BigDecimal more = point.next().orElse(BigDecimal.ZERO);
+        return point.byTime()
+                ? new EventResult(own.amount(), own.seconds().map(time -> time.subtract(more)), true)
+                : new EventResult(
+                        measure.isFewer()
+                                ? own.amount().subtract(more)
+                                : own.amount().add(more),
+                        own.seconds(),
+                        true);
+    }
+
     private static List<Row> rows(
             List<EventEntity> events,
             List<EntryEntity> group,
             Map<Long, Map<Long, EventResult>> byEvent,
-            Set<Long> own) {
-        List<Map<Long, BigDecimal>> points = events.stream()
-                .map(event -> EventPoints.of(event.measure(), group.size(), within(group, byEvent.get(event.id()))))
-                .toList();
+            Set<Long> own,
+            List<Map<Long, BigDecimal>> points) {
         Map<Long, EntryEntity> byId = group.stream().collect(Collectors.toMap(EntryEntity::id, entry -> entry));
         List<Row> rows = new ArrayList<>();
         for (EventPoints.Overall<Long> overall : EventPoints.overall(
@@ -134,13 +230,13 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
             List<EventEntity> events,
             List<EntryEntity> group,
             Map<Long, Map<Long, EventResult>> byEvent) {
-        record Worth(EventEntity event, CheapestPoint point) {}
+        record Worth(EventEntity event, CheapestPoint point, EventResult own) {}
         List<Worth> worth = new ArrayList<>();
         for (EventEntity event : events) {
             Map<Long, EventResult> results = within(group, byEvent.get(event.id()));
             EventResult own = results.remove(entry.id());
             if (own != null && own.guessed() && own.scores() && !results.isEmpty()) {
-                worth.add(new Worth(event, CheapestPoint.of(event.measure(), own, results.values())));
+                worth.add(new Worth(event, CheapestPoint.of(event.measure(), own, results.values()), own));
             }
         }
         return new Advice(
@@ -158,7 +254,8 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
                                 said(one.point.unitMore()),
                                 said(one.point.percentLess()),
                                 one.point.percentLess() < NEXT_TO_NOTHING,
-                                one.point.next().map(BigDecimal::toPlainString).orElse("")))
+                                one.point.next().map(BigDecimal::toPlainString).orElse(""),
+                                Pacing.of(one.event.announced(), aimed(one.event.measure(), one.own, one.point))))
                         .toList());
     }
 

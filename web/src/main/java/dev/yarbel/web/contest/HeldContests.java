@@ -1,7 +1,7 @@
 package dev.yarbel.web.contest;
 
+import dev.yarbel.core.contest.AnnouncedEvent;
 import dev.yarbel.core.contest.ContestRules;
-import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
@@ -123,9 +123,25 @@ public class HeldContests {
         flights.set(contests.contest(coach, contest), lift, 1, startsAt, bars, PACE);
     }
 
-    /** Announces an event. */
-    public long event(Person coach, long contest, String name, Lift lift, EventMeasure measure, Optional<Mass> load) {
-        return events.add(coach, contests.contest(coach, contest), name, Optional.of(lift), measure, load);
+    /**
+     * Announces an event that is trained as a lift.
+     *
+     * @param begins when the first one goes
+     * @param minutes one takes
+     * @return its number
+     */
+    public long event(
+            Person coach,
+            long contest,
+            String name,
+            Lift lift,
+            AnnouncedEvent as,
+            Optional<LocalTime> begins,
+            Optional<Integer> minutes) {
+        return events.add(
+                coach,
+                contests.contest(coach, contest),
+                new EventEntity.Set(name, Optional.of(lift), as, begins, minutes));
     }
 
     /** Says what somebody did in an event, or is expected to, as it is written. */

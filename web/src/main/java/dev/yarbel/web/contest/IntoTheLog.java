@@ -81,12 +81,7 @@ class IntoTheLog {
         for (EventEntity event : events.of(contest)) {
             Optional.ofNullable(results.get(event.id()))
                     .flatMap(result -> event.lift()
-                            .flatMap(lift -> ContestLog.event(
-                                    event.measure(),
-                                    lift,
-                                    event.load(),
-                                    Optional.empty(),
-                                    result.result(event.measure()))))
+                            .flatMap(lift -> ContestLog.event(event.announced(), lift, result.result(event.measure()))))
                     .ifPresent(set -> sets.put(token(entry, "event " + event.id()), set));
         }
         return sets;

@@ -10,6 +10,7 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How a lifter stands for an event, from training.
@@ -39,8 +40,7 @@ record StandingView(EventEntity event, EventStanding standing, String unit, Stri
                         .map(done -> new EventStanding.Trained(session.date(), done.set())))
                 .toList();
         EventStanding standing = EventStanding.of(
-                event.measure(),
-                event.load(),
+                event.announced(),
                 trained,
                 plan.standing()
                         .of(lift)
@@ -69,19 +69,29 @@ record StandingView(EventEntity event, EventStanding standing, String unit, Stri
         return rounded.signum() == 0 ? "0" : rounded.toPlainString();
     }
 
+    /** What the day may bring: by the estimate of the max, else by the pace of training; blank where neither says. */
+    public Optional<EventStanding.Expected> bringing() {
+        return standing.byEstimate().or(standing::byPace);
+    }
+
+    /** The key of what that is measured in. */
+    public String bringingUnit() {
+        return event.measure() == EventMeasure.TIME ? "HOLD" : unit;
+    }
+
     public String best() {
         return standing.best().map(done -> plain(done.amount())).orElse("");
     }
 
     public String low() {
-        return standing.byEstimate().map(expected -> plain(expected.low())).orElse("");
+        return bringing().map(expected -> plain(expected.low())).orElse("");
     }
 
     public String middle() {
-        return standing.byEstimate().map(expected -> plain(expected.middle())).orElse("");
+        return bringing().map(expected -> plain(expected.middle())).orElse("");
     }
 
     public String high() {
-        return standing.byEstimate().map(expected -> plain(expected.high())).orElse("");
+        return bringing().map(expected -> plain(expected.high())).orElse("");
     }
 }

@@ -1,9 +1,12 @@
 package dev.yarbel.web.demo;
 
+import dev.yarbel.core.contest.AnnouncedEvent;
 import dev.yarbel.core.contest.EventMeasure;
 import dev.yarbel.core.contest.Outcome;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.lifter.Sex;
+import dev.yarbel.core.measure.Length;
+import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.contest.HeldContests;
@@ -11,9 +14,11 @@ import dev.yarbel.web.contest.Way;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -69,12 +74,29 @@ class DemoContests {
     /** A strongman contest of five events, with what is expected of each. */
     private void games(Person bryn, Person maren, LocalDate on) {
         long games = contests.hold(bryn, "Harbour Games", "Coal Quay", Optional.of(on), "strongman");
+        Optional<Length> farmers = Optional.of(Length.of(BigDecimal.valueOf(40), LengthUnit.M));
+        Optional<Length> yoke = Optional.of(Length.of(BigDecimal.valueOf(20), LengthUnit.M));
+        Optional<Duration> minute = Optional.of(Duration.ofSeconds(60));
+        List<Mass> stones = List.of(Mass.ofKg(100), Mass.ofKg(115), Mass.ofKg(130), Mass.ofKg(140), Mass.ofKg(155));
         List<Long> events = List.of(
-                event(bryn, games, "Log for repetitions", "log-press", EventMeasure.REPS, 110),
-                event(bryn, games, "Deadlift for repetitions", "deadlift", EventMeasure.REPS, 260),
-                event(bryn, games, "Farmer’s walk, 40 m", "farmers-walk", EventMeasure.DISTANCE, 110),
-                event(bryn, games, "Yoke, 20 m", "yoke-walk", EventMeasure.TIME, 320),
-                event(bryn, games, "Stones, five", "stone-to-platform", EventMeasure.PIECES, 140));
+                event(bryn, games, "Log", "log-press", of(EventMeasure.REPS, 110, Optional.empty(), minute), 10),
+                event(bryn, games, "Deadlift", "deadlift", of(EventMeasure.REPS, 260, Optional.empty(), minute), 11),
+                event(
+                        bryn,
+                        games,
+                        "Farmer’s walk",
+                        "farmers-walk",
+                        of(EventMeasure.DISTANCE, 110, farmers, minute),
+                        12),
+                event(bryn, games, "Yoke", "yoke-walk", of(EventMeasure.TIME, 320, yoke, minute), 14),
+                event(
+                        bryn,
+                        games,
+                        "Stones",
+                        "stone-to-platform",
+                        new AnnouncedEvent(
+                                EventMeasure.PIECES, Optional.of(Mass.ofKg(140)), stones, Optional.empty(), minute),
+                        15));
         results(
                 bryn,
                 games,
@@ -92,8 +114,15 @@ class DemoContests {
         results(bryn, games, guest(bryn, games, "Jory Pell", "125", 5, 0), events, "~3|~7|~40 / 27|~17|~3 / 30");
     }
 
-    private long event(Person coach, long contest, String name, String lift, EventMeasure measure, int load) {
-        return contests.event(coach, contest, name, new Lift(lift), measure, Optional.of(Mass.ofKg(load)));
+    private static AnnouncedEvent of(
+            EventMeasure measure, int load, Optional<Length> course, Optional<Duration> limit) {
+        return new AnnouncedEvent(measure, Optional.of(Mass.ofKg(load)), List.of(), course, limit);
+    }
+
+    /** @param hour at which it begins */
+    private long event(Person coach, long contest, String name, String lift, AnnouncedEvent as, int hour) {
+        return contests.event(
+                coach, contest, name, new Lift(lift), as, Optional.of(LocalTime.of(hour, 0)), Optional.of(4));
     }
 
     private void results(Person coach, long contest, long entry, List<Long> events, String written) {

@@ -25,6 +25,8 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
@@ -165,6 +167,167 @@ class EventsTest {
 
         assertThat(book.standing(club.lifter).of(new Lift("log-press")).flatMap(LiftRecord::eventLoad))
                 .contains(Mass.ofKg(100));
+    }
+
+    // ---- what more is announced
+
+    private Document announced(String... fields) throws Exception {
+        Map<String, String> all = new HashMap<>(Map.of("name", "Stones", "measure", "PIECES"));
+        for (int i = 0; i < fields.length; i += 2) {
+            all.put(fields[i], fields[i + 1]);
+        }
+        return Jsoup.parse(send("/events", all).andReturn().getResponse().getContentAsString());
+    }
+
+    /** As people write them. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "100, 120, 140",
+                "100/120/140",
+                "100 120 140 kg",
+                "100 kg, 120 kg, 140 kg",
+                "100,120,140",
+                "100 – 120 – 140",
+                " 100;120; 140 "
+            })
+    void aSeriesIsReadAsPeopleWriteIt(String typed) throws Exception {
+        announced("series", typed);
+
+        assertThat(page().select(".eventline").last().text()).contains("100 / 120 / 140 kg");
+    }
+
+    @Test
+    void whatCannotBeAnnouncedStandsBesideItsFieldAndKeepsWhatWasTyped() throws Exception {
+        Map<String, List<String>> wrong = Map.of(
+                "series", List.of("heavy", "100, 0", "1 2 3 4 5 6 7 8 9 10 11 12 13", "100, 5000"),
+                "course", List.of("far", "0", "20 kg", "5000"),
+                "seconds", List.of("a minute", "0", "99999"),
+                "minutes", List.of("0", "x"),
+                "begins", List.of("noon"));
+        for (Map.Entry<String, List<String>> field : wrong.entrySet()) {
+            for (String typed : field.getValue()) {
+                Document refused = announced(field.getKey(), typed);
+                assertThat(refused.select("[id=event-" + field.getKey() + "-says]")
+                                .text())
+                        .as(field.getKey() + ": " + typed)
+                        .isNotEmpty();
+                assertThat(refused.select("form[action$=/events] [name=" + field.getKey() + "]")
+                                .val())
+                        .isEqualTo(typed);
+            }
+        }
+        assertThat(announced("series", "100, 120", "measure", "REPS")
+                        .select("[id=event-series-says]")
+                        .text())
+                .contains("Only most pieces");
+        assertThat(page().select(".eventline")).hasSize(1);
+    }
+
+    @Test
+    void anEventChangesUntilSomethingWasDoneInIt() throws Exception {
+        String form = page().select(".eventline details form").attr("action").substring(contest.length());
+        Map<String, String> to = new HashMap<>(Map.of(
+                "lift",
+                "log-press",
+                "name",
+                "Log",
+                "measure",
+                "REPS",
+                "load",
+                "105",
+                "seconds",
+                "75",
+                "begins",
+                "10:30"));
+        send(form, to).andExpect(status().is3xxRedirection());
+        assertThat(page().select(".eventline").text()).contains("105 kg, 75 s, most repetitions from 10:30");
+
+        guests("Ash");
+        send("/events/results", typed(page(), Map.of("Ash, Log", "9")));
+        to.put("measure", "TIME");
+        to.put("load", "120");
+        Document refused = Jsoup.parse(send(form, to).andReturn().getResponse().getContentAsString());
+
+        assertThat(refused.select(".eventline details[open] .bad").text()).contains("Something was done in it");
+        assertThat(refused.select(".eventline details [name=load]").val()).isEqualTo("120");
+        assertThat(page().select(".eventline").text()).contains("105 kg");
+        assertThat(ledger.latestOfClub(club.lifter.clubId(), 5).stream()
+                        .map(change -> change.subject().get(0)))
+                .contains("event-changed");
+    }
+
+    /** The leader goes last in the second event, and rests from one to the other. */
+    @Test
+    void whoGoesWhenAndHowLongTheyRest() throws Exception {
+        guests("Ash", "Birk");
+        String form = page().select(".eventline details form").attr("action").substring(contest.length());
+        send(
+                form,
+                Map.of(
+                        "lift",
+                        "log-press",
+                        "name",
+                        "Log",
+                        "measure",
+                        "REPS",
+                        "load",
+                        "100",
+                        "begins",
+                        "10:00",
+                        "minutes",
+                        "3"));
+        announced("begins", "10:10", "minutes", "3");
+        String lifter = club.lifter.name();
+        send("/events/results", typed(page(), Map.of(lifter + ", Log", "9", "Ash, Log", "~8", "Birk, Log", "6")));
+
+        List<String> runs = page().select(".runs > li").eachText();
+
+        assertThat(runs.get(0)).startsWith("Log " + lifter + ", Ash, Birk").contains(lifter + " goes 1 of 3");
+        assertThat(runs.get(1))
+                .startsWith("Stones Birk, Ash, " + lifter)
+                .contains("as expected so far")
+                .contains(lifter + " goes 3 of 3")
+                .contains("about 10:16")
+                .contains("13 minutes after the event before");
+        assertThat(page().select(".runs .watch")).hasSize(1);
+
+        String earlier = page().select("form[action$=/earlier]").attr("action").substring(contest.length());
+        send(earlier, Map.of());
+        assertThat(page().select(".eventline > b").eachText()).containsExactly("Stones", "Log");
+    }
+
+    @Test
+    void thePaceToTheNextPointIsCalled() throws Exception {
+        guests("Ash");
+        String form = page().select(".eventline details form").attr("action").substring(contest.length());
+        send(form, Map.of("lift", "log-press", "name", "Log", "measure", "REPS", "load", "100", "seconds", "60"));
+        send("/events/results", typed(page(), Map.of(club.lifter.name() + ", Log", "~10", "Ash, Log", "12")));
+
+        assertThat(page().select(".cheapest").text())
+                .contains("Level with that at an even pace: 3 by 15 s, 6 by 30 s, 9 by 45 s.");
+    }
+
+    /** Who stood as long is level. */
+    @Test
+    void theLastOneStandingWins() throws Exception {
+        guests("Ash", "Birk");
+        announced("name", "Last one standing", "measure", "ROUNDS");
+        String lifter = club.lifter.name();
+        send(
+                "/events/results",
+                typed(
+                        page(),
+                        Map.of(
+                                lifter + ", Last one standing",
+                                "7",
+                                "Ash, Last one standing",
+                                "5",
+                                "Birk, Last one standing",
+                                "5")));
+
+        assertThat(page().select("table.points tbody tr td:last-child").eachText())
+                .containsExactly("3", "1.5", "1.5");
     }
 
     @Test

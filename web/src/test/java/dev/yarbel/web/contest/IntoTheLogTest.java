@@ -123,8 +123,7 @@ class IntoTheLogTest {
                 .containsExactly("190.0 x1 done", "202.0 x0 missed", "202.0 x1 9");
         assertThat(logged().get(1).set().details().missedBy()).contains(SetDetails.MissedBy.CALL);
         assertThat(page().select("#log").text()).contains("Written on");
-        await().untilAsserted(() -> assertThat(squatMax())
-                .isBetween(before + 1, before + 12));
+        await().untilAsserted(() -> assertThat(squatMax()).isBetween(before + 1, before + 12));
     }
 
     @Test

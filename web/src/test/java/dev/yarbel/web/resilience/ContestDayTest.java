@@ -130,7 +130,7 @@ class ContestDayTest {
     @Test
     void strongmanResultsWaitForTheLine() throws Exception {
         Copy copy = Copies.alone();
-        String cell = "[aria-label='Colm Tarrow, Log for repetitions']";
+        String cell = "[aria-label='Colm Tarrow, Log']";
         try (Line line = new Line("127.0.0.1", copy.port())) {
             Browser phone = phone(line.localPort(), "bryn", GAMES);
             phone.find(cell);
