@@ -11,6 +11,8 @@
   var account = document.body.dataset.account;
   var KEPT = "yarbel-contest-" + account + main.dataset.base;
   var LOOK_AGAIN = 8000;
+  // a line that neither answers nor breaks is none: what hangs on it is sent again
+  var PATIENCE = 20000;
   var ahead = Number(main.dataset.now) - Date.now();
 
   // ---- what waits for the line
@@ -36,7 +38,7 @@
   var down = false;
 
   async function pass() {
-    var response = await fetch("/pass", { headers: { "HX-Request": "true" }, cache: "no-store" });
+    var response = await fetch("/pass", { headers: { "HX-Request": "true" }, cache: "no-store", signal: AbortSignal.timeout(PATIENCE) });
     if (!response.ok) {
       throw new Error("no pass");
     }
@@ -53,7 +55,7 @@
     body.delete("_csrf");
     var headers = {};
     headers[pass.header] = pass.token;
-    return fetch(main.dataset.base, { method: "POST", headers: headers, body: body });
+    return fetch(main.dataset.base, { method: "POST", headers: headers, body: body, signal: AbortSignal.timeout(PATIENCE) });
   }
 
   function take(html) {
@@ -209,7 +211,7 @@
     whys.parentElement.open = became !== "" && !good;
     whys.querySelector("input[name=number]").value = number;
     anew(whys);
-    whys.querySelectorAll(".chip").forEach(function (chip) {
+    whys.querySelectorAll(".whychip").forEach(function (chip) {
       var of = chip.dataset.of;
       chip.hidden = chip.name === "why" ? of !== became : (of === "MADE") !== good;
       chip.setAttribute("aria-pressed", "false");
@@ -286,7 +288,7 @@
       return;
     }
     try {
-      var response = await fetch(window.location.href, { headers: { "HX-Request": "true" }, cache: "no-store" });
+      var response = await fetch(window.location.href, { headers: { "HX-Request": "true" }, cache: "no-store", signal: AbortSignal.timeout(PATIENCE) });
       if (response.ok && waiting().length === 0) {
         down = false;
         take(await response.text());

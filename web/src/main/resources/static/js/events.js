@@ -11,6 +11,8 @@
   var HERE = window.location.pathname;
   var KEPT = "yarbel-events-" + document.body.dataset.account + HERE;
   var LOOK_AGAIN = 8000;
+  // a line that neither answers nor breaks is none: what hangs on it is sent again
+  var PATIENCE = 20000;
 
   function form() {
     return document.querySelector(FORM);
@@ -65,7 +67,7 @@
     var response;
     var page;
     try {
-      response = await fetch(form().action, { method: "POST", body: fields });
+      response = await fetch(form().action, { method: "POST", body: fields, signal: AbortSignal.timeout(PATIENCE) });
       page = new DOMParser().parseFromString(await response.text(), "text/html").getElementById("main");
     } catch (noLine) {
       now = typed();

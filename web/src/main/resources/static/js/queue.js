@@ -5,6 +5,8 @@ import { openDB } from "../vendor/idb/index.js";
 const DAY = 24 * 60 * 60 * 1000;
 const FIRST_PAUSE = 5000;
 const LONGEST_PAUSE = 5 * 60 * 1000;
+// a line that neither answers nor breaks is none: what hangs on it is sent again
+const PATIENCE = 30 * 1000;
 const STORE = "sets";
 
 let database = null;
@@ -168,7 +170,7 @@ export const queue = {
     let response;
     const asked = Date.now();
     try {
-      response = await fetch("/pass", { headers: { "HX-Request": "true" }, cache: "no-store" });
+      response = await fetch("/pass", { headers: { "HX-Request": "true" }, cache: "no-store", signal: AbortSignal.timeout(PATIENCE) });
     } catch (away) {
       this.trouble = "away";
       return null;
@@ -200,7 +202,8 @@ export const queue = {
     let text;
     try {
       response = await fetch(item.action, {
-        method: "POST", headers, body: replace(item.body, "at", String(Math.round(item.at + pass.ahead)))
+        method: "POST", headers, body: replace(item.body, "at", String(Math.round(item.at + pass.ahead))),
+        signal: AbortSignal.timeout(PATIENCE)
       });
       text = await response.text();
     } catch (away) {

@@ -76,7 +76,7 @@
     var fields = new URLSearchParams(new FormData(event.target));
     fields.set("by", String(by));
     try {
-      var response = await fetch(main.dataset.base, { method: "POST", body: fields });
+      var response = await fetch(main.dataset.base, { method: "POST", body: fields, signal: AbortSignal.timeout(20000) });
       if (response.ok) {
         window.location.replace(response.url);
         return;

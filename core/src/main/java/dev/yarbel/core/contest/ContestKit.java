@@ -12,23 +12,41 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** What lies beside a bar in a warm-up room: the bar and collars of the rules, six pairs of 25 kg and one of each smaller disc (IPF Technical Rules, from memory). */
+/**
+ * What lies beside a bar in a warm-up room: the bar and collars of the rules, and the plates that are there; where nobody said, six pairs of 25
+ * kg and one of each smaller disc (IPF Technical Rules, from memory).
+ */
 public final class ContestKit {
 
     private static final int TWENTY_FIVES = 6;
 
-    private static final Map<List<Mass>, BarLoads> MADE = new ConcurrentHashMap<>();
+    private static final Map<Room, BarLoads> MADE = new ConcurrentHashMap<>();
 
     private ContestKit() {}
 
-    /** The usual kit of one bar. */
-    public static BarLoads of(ContestRules rules) {
+    /**
+     * The kit of one bar.
+     *
+     * @param plates one of each pair; empty for the usual
+     */
+    public static BarLoads of(ContestRules rules, List<Mass> plates) {
         return MADE.computeIfAbsent(
-                List.of(rules.bar(), rules.collars()),
-                masses -> BarLoads.of(new BarKit(new Bar("bar", masses.get(0)), masses.get(1), PlateSet.of(discs()))));
+                new Room(rules.bar(), rules.collars(), plates),
+                room -> BarLoads.of(new BarKit(new Bar("bar", room.bar), room.collars, PlateSet.of(room.discs()))));
     }
 
-    private static Map<Plate, Integer> discs() {
+    /** All that a kit hangs on. */
+    private record Room(Mass bar, Mass collars, List<Mass> plates) {
+
+        Map<Plate, Integer> discs() {
+            Map<Plate, Integer> discs = new LinkedHashMap<>();
+            plates.forEach(plate ->
+                    discs.merge(Plate.of(plate.in(MassUnit.KG).toPlainString(), MassUnit.KG), 1, Integer::sum));
+            return plates.isEmpty() ? usual() : discs;
+        }
+    }
+
+    private static Map<Plate, Integer> usual() {
         Map<Plate, Integer> discs = new LinkedHashMap<>();
         discs.put(Plate.of("25", MassUnit.KG), TWENTY_FIVES);
         for (String disc : List.of("20", "15", "10", "5", "2.5", "1.25")) {

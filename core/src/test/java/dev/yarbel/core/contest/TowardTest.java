@@ -7,6 +7,7 @@ import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.lift.Catalogue;
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.core.record.Worn;
 import java.time.LocalDate;
@@ -79,6 +80,15 @@ class TowardTest {
         assertThat(RULES.collars().kilograms()).isEqualTo(5);
         assertThat(RULES.allowed()).contains(Worn.BELT, Worn.KNEE_SLEEVES).doesNotContain(Worn.SUIT, Worn.KNEE_WRAPS);
         assertThat(ContestRules.named("ipf-equipped").allowed()).contains(Worn.SUIT, Worn.BENCH_SHIRT);
-        assertThat(ContestKit.of(RULES).loads().get(0).kilograms()).isEqualTo(25);
+        assertThat(ContestKit.of(RULES, List.of()).loads().get(0).kilograms()).isEqualTo(25);
+    }
+
+    /** A room without small plates: nothing is loaded that needs them. */
+    @Test
+    void aRoomHasThePlatesItHas() {
+        assertThat(ContestKit.of(RULES, List.of(Mass.ofKg(20), Mass.ofKg(20), Mass.ofKg(10)))
+                        .loads())
+                .extracting(Mass::kilograms)
+                .containsExactly(25.0, 45.0, 65.0, 85.0, 105.0, 125.0);
     }
 }

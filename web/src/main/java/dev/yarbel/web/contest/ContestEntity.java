@@ -29,6 +29,7 @@ class ContestEntity {
     private LocalDate heldOn;
     private LocalDate heldUntil;
     private String bring;
+    private String plates;
     private LocalTime weighIn;
     private LocalTime begins;
     private String rules;
@@ -50,6 +51,7 @@ class ContestEntity {
      * @param on the day, or the first of a window; empty while nobody knows when it will be
      * @param until the last of a window; empty where the day is known
      * @param bring what to bring, one thing a line
+     * @param plates beside each bar of the warm-up room, one of each pair; empty where it is the usual
      */
     record Set(
             String name,
@@ -60,11 +62,12 @@ class ContestEntity {
             Optional<LocalTime> begins,
             ContestRules rules,
             boolean cancelled,
-            Optional<String> bring) {
+            Optional<String> bring,
+            List<Mass> plates) {
 
         /** The same on another day, or on none. */
         Set on(Optional<LocalDate> day) {
-            return new Set(name, place, day, Optional.empty(), weighIn, begins, rules, cancelled, bring);
+            return new Set(name, place, day, Optional.empty(), weighIn, begins, rules, cancelled, bring, plates);
         }
     }
 
@@ -74,6 +77,7 @@ class ContestEntity {
         heldOn = to.on().orElse(null);
         heldUntil = to.until().orElse(null);
         bring = to.bring().orElse(null);
+        plates = MassList.kept(to.plates()).orElse(null);
         weighIn = to.weighIn().orElse(null);
         begins = to.begins().orElse(null);
         rules = to.rules().key();
@@ -85,7 +89,26 @@ class ContestEntity {
 
     Set set() {
         return new Set(
-                name, place(), on(), until(), weighIn(), begins(), rules(), cancelled, Optional.ofNullable(bring));
+                name,
+                place(),
+                on(),
+                until(),
+                weighIn(),
+                begins(),
+                rules(),
+                cancelled,
+                Optional.ofNullable(bring),
+                plates());
+    }
+
+    /** Whether its day is today, or was before. */
+    boolean isCome(LocalDate today) {
+        return on().filter(day -> !day.isAfter(today)).isPresent();
+    }
+
+    /** Beside each bar of the warm-up room, one of each pair; empty where it is the usual. */
+    public List<Mass> plates() {
+        return MassList.of(plates);
     }
 
     public long id() {

@@ -10,6 +10,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
 import org.hibernate.validator.constraints.Range;
 
@@ -22,6 +23,7 @@ import org.hibernate.validator.constraints.Range;
  * @param seconds to name the next attempt; blank for the rule set's
  * @param cancelled sent where it will not be
  * @param bring what to bring, one thing a line
+ * @param plates beside each bar of the warm-up room, one of each pair; blank for the usual
  */
 record ContestForm(
         @NotBlank @Size(max = 80) String name,
@@ -34,7 +36,8 @@ record ContestForm(
         String step,
         @Range(min = 0, max = 600) Integer seconds,
         Boolean cancelled,
-        @Size(max = 1000) String bring) {
+        @Size(max = 1000) String bring,
+        @Size(max = 200) String plates) {
 
     private static final Mass MOST_STEP = Mass.ofKg(25);
     private static final int FURTHEST_YEARS = 5;
@@ -69,7 +72,8 @@ record ContestForm(
                 Optional.ofNullable(begins),
                 of.with(own, seconds == null ? of.toName() : Duration.ofSeconds(seconds), of.fourth()),
                 Boolean.TRUE.equals(cancelled),
-                Optional.ofNullable(bring).map(String::strip).filter(text -> !text.isEmpty()));
+                Optional.ofNullable(bring).map(String::strip).filter(text -> !text.isEmpty()),
+                Reading.fieldIfAny("plates", plates, MassList::read).orElse(List.of()));
     }
 
     private Optional<LocalDate> window() {

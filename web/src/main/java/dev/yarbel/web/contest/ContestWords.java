@@ -4,6 +4,7 @@ import dev.yarbel.core.contest.AnnouncedEvent;
 import dev.yarbel.core.contest.Pacing;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.Words;
 import java.util.ArrayList;
@@ -27,10 +28,7 @@ class ContestWords {
         List<String> parts = new ArrayList<>();
         as.load().ifPresent(load -> parts.add(words.load(load, MassUnit.KG)));
         if (!as.series().isEmpty()) {
-            parts.add(as.series().stream()
-                            .map(piece -> words.figure(piece, MassUnit.KG))
-                            .collect(Collectors.joining(" / "))
-                    + " kg");
+            parts.add(list(as.series()) + " kg");
         }
         as.course().ifPresent(far -> parts.add(metres(far)));
         as.limit().ifPresent(time -> parts.add(time.toSeconds() + " s"));
@@ -50,13 +48,9 @@ class ContestWords {
         return words.figure(far.in(LengthUnit.M).stripTrailingZeros().toPlainString()) + " m";
     }
 
-    /** What each piece of a series weighs, as it is typed again. */
-    public String series(EventEntity event) {
-        return event == null
-                ? ""
-                : event.announced().series().stream()
-                        .map(piece -> words.figure(piece, MassUnit.KG))
-                        .collect(Collectors.joining(" / "));
+    /** Masses one after the other, as they are typed again. */
+    public String list(List<Mass> masses) {
+        return masses.stream().map(mass -> words.figure(mass, MassUnit.KG)).collect(Collectors.joining(" / "));
     }
 
     /** A pace as a crew calls it: {@code 3 by 15 s, 6 by 30 s}. */

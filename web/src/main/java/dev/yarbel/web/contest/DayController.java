@@ -14,6 +14,7 @@ import dev.yarbel.web.page.Sent;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
@@ -143,6 +144,7 @@ class DayController {
                 .addObject("view", DayView.of(made, lift, advisor))
                 .addObject("formulas", Points.of(contest.rules().benchOnly()))
                 .addObject("now", clock.instant())
+                .addObject("come", contest.isCome(LocalDate.ofInstant(clock.instant(), coach.zone())))
                 .addObject("contestDay", true)
                 .addObject("state", state);
     }

@@ -6,7 +6,6 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
-import dev.yarbel.core.measure.MassUnit;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -18,10 +17,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** An event of a strongman contest, as it is announced. */
 @Entity
@@ -83,11 +79,7 @@ class EventEntity {
         lift = to.lift().orElse(null);
         measure = announced.measure();
         load = announced.load().orElse(null);
-        series = announced.series().isEmpty()
-                ? null
-                : announced.series().stream()
-                        .map(piece -> piece.in(MassUnit.KG).toPlainString())
-                        .collect(Collectors.joining(" "));
+        series = MassList.kept(announced.series()).orElse(null);
         course = announced.course().map(far -> far.in(LengthUnit.M)).orElse(null);
         seconds = announced.limit().map(time -> (int) time.toSeconds()).orElse(null);
         begins = to.begins().orElse(null);
@@ -111,11 +103,7 @@ class EventEntity {
         return new AnnouncedEvent(
                 measure,
                 Optional.ofNullable(load),
-                series == null
-                        ? List.of()
-                        : Arrays.stream(series.split(" "))
-                                .map(piece -> Mass.of(piece, MassUnit.KG))
-                                .toList(),
+                MassList.of(series),
                 Optional.ofNullable(course).map(far -> Length.of(far, LengthUnit.M)),
                 Optional.ofNullable(seconds).map(Duration::ofSeconds));
     }

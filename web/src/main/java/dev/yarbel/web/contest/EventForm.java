@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 import org.hibernate.validator.constraints.Range;
 
 /**
@@ -44,10 +43,6 @@ record EventForm(
 
     private static final Length LEAST_COURSE = Length.ofCm(100);
     private static final Length MOST_COURSE = Length.ofCm(100_000);
-    private static final int MOST_PIECES = 12;
-    private static final Pattern PIECE = Pattern.compile("(\\d+(?:\\.\\d{1,2}|,\\d{1,2}(?!\\d))?)\\s*(kg|lbs?)?");
-    private static final Pattern PIECES =
-            Pattern.compile("\\s*" + PIECE.pattern() + "(?:(?:\\s*[,;/+–-]\\s*|\\s+)" + PIECE.pattern() + ")*\\s*");
 
     /**
      * @param known whether the club knows a lift
@@ -59,8 +54,7 @@ record EventForm(
         if (trained.filter(known.negate()).isPresent()) {
             throw new UnreadableException("plan.no-such-lift").in("lift");
         }
-        List<Mass> pieces =
-                Reading.fieldIfAny("series", series, EventForm::pieces).orElse(List.of());
+        List<Mass> pieces = Reading.fieldIfAny("series", series, MassList::read).orElse(List.of());
         if (!pieces.isEmpty() && measure != EventMeasure.PIECES) {
             throw new UnreadableException("contest.error.series.measure").in("series");
         }
@@ -80,20 +74,5 @@ record EventForm(
                         Optional.ofNullable(seconds).map(Duration::ofSeconds)),
                 Optional.ofNullable(begins),
                 Optional.ofNullable(minutes));
-    }
-
-    private static List<Mass> pieces(String text) {
-        if (!PIECES.matcher(text).matches()) {
-            throw new UnreadableException("contest.error.series");
-        }
-        MassUnit unit = text.contains("lb") ? MassUnit.LB : MassUnit.KG;
-        List<Mass> pieces = PIECE.matcher(text)
-                .results()
-                .map(piece -> Reading.mass(piece.group(1), unit))
-                .toList();
-        if (pieces.size() > MOST_PIECES) {
-            throw new UnreadableException("contest.error.series");
-        }
-        return pieces;
     }
 }

@@ -54,7 +54,8 @@ public class HeldContests {
                         Optional.of(LocalTime.of(10, 0)),
                         ContestRules.named(rules),
                         false,
-                        Optional.empty()));
+                        Optional.empty(),
+                        List.of()));
     }
 
     /** A contest gets another day, or none for now. */

@@ -48,15 +48,11 @@ class IntoTheLog {
      */
     @Transactional(readOnly = true)
     public Map<UUID, LiftedSet> toWrite(Person coach, ContestEntity contest, EntryEntity entry) {
-        boolean come = contest.on().filter(on -> !on.isAfter(today(coach))).isPresent();
-        if (!come || entry.lifterId().isEmpty()) {
+        if (!contest.isCome(LocalDate.ofInstant(clock.instant(), coach.zone()))
+                || entry.lifterId().isEmpty()) {
             return Map.of();
         }
         return contest.rules().isOfEvents() ? ofEvents(contest, entry) : ofLifts(contest, entry);
-    }
-
-    private LocalDate today(Person coach) {
-        return LocalDate.ofInstant(clock.instant(), coach.zone());
     }
 
     private Map<UUID, LiftedSet> ofLifts(ContestEntity contest, EntryEntity entry) {

@@ -2,7 +2,6 @@ package dev.yarbel.web.contest;
 
 import dev.yarbel.core.contest.Called;
 import dev.yarbel.core.contest.ContestKit;
-import dev.yarbel.core.contest.ContestRules;
 import dev.yarbel.core.contest.CountedBack;
 import dev.yarbel.core.contest.FlightPace;
 import dev.yarbel.core.contest.Rung;
@@ -133,7 +132,7 @@ record WarmUpView(
                         before,
                         entry.attemptsBefore().isEmpty(),
                         attempt,
-                        CountedBack.from(ramp(made.contest().rules(), openers.get(who), flight.lift()), attempt, now)));
+                        CountedBack.from(ramp(made.contest(), openers.get(who), flight.lift()), attempt, now)));
             }
         }
         return planned(flight, learnt, lifters, unknown);
@@ -200,8 +199,8 @@ record WarmUpView(
                 .map(Rung::load);
     }
 
-    private static Ramp ramp(ContestRules rules, Mass opener, Lift lift) {
-        BarLoads kit = ContestKit.of(rules);
+    private static Ramp ramp(ContestEntity contest, Mass opener, Lift lift) {
+        BarLoads kit = ContestKit.of(contest.rules(), contest.plates());
         Mass top = kit.round(opener, Rounding.NEAREST);
         return RampPlanner.plan(kit, top, RampKind.SHRINKING, Start.COLD.fromTheFloor(lift.equals(Lift.DEADLIFT)));
     }

@@ -334,6 +334,23 @@ class ContestTest {
         assertThat(lines).anySatisfy(line -> assertThat(line).contains("'=1+1").contains("82"));
     }
 
+    /** Whom something hurts is not led to heavy singles, and is told why. */
+    @Test
+    void whereSomethingHurtsNoSinglesAreOnTheWayToTheDay() throws Exception {
+        String entry = entered(held());
+        assertThat(page(entry).select(".toward .datelist").text()).contains("heavy single");
+        mvc.perform(post(club.url("/floor/aches"))
+                .with(club.asCoach())
+                .with(csrf())
+                .param("day", "0")
+                .param("week", "1")
+                .param("place", "KNEE")
+                .param("weight", "3"));
+
+        assertThat(page(entry).select(".toward .datelist").text()).doesNotContain("heavy single");
+        assertThat(page(entry).select(".toward .watch").text()).contains("Something hurts");
+    }
+
     // ---- body mass toward a class
 
     private void weighed(String on, String kg) throws Exception {

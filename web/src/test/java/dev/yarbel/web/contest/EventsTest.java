@@ -155,7 +155,7 @@ class EventsTest {
 
         List<String> lines = page().select(".cheapest li").eachText();
         assertThat(lines).hasSize(2);
-        assertThat(lines.get(0)).startsWith("Sack").contains("ahead by 1 m");
+        assertThat(lines.get(0)).startsWith("Sack").contains("1 m ahead");
         assertThat(lines.get(1)).startsWith("Log").contains("saved");
     }
 

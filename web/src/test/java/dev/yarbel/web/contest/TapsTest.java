@@ -392,6 +392,40 @@ class TapsTest {
         assertThat(room().select(".warming").text()).contains("at about 23:35");
     }
 
+    /** Without small plates each warm-up is a load that can be made from what lies there. */
+    @Test
+    void theRoomLoadsWhatLiesThere() throws Exception {
+        named(1, "150");
+        room("starts", "23:30", "bars", "1", "pace", "60");
+        assertThat(room().select(".turnlist li .saying").text()).contains("115 kg");
+
+        send(
+                "",
+                "name",
+                "Open",
+                "on",
+                contest.on().orElseThrow().toString(),
+                "rules",
+                "ipf-classic",
+                "plates",
+                "25, 25");
+        assertThat(mvc.perform(post("/contests/" + contest.id())
+                                .with(club.asCoach())
+                                .with(csrf())
+                                .param("name", "Open")
+                                .param("rules", "ipf-classic")
+                                .param("plates", "all of them"))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString())
+                .contains("contest-plates-says")
+                .contains("all of them");
+
+        assertThat(room().select(".turnlist li")).isNotEmpty();
+        assertThat(room().select(".turnlist li .saying span").eachText())
+                .allSatisfy(set -> assertThat(set.replaceAll("\\s.*", "")).isIn("25", "75", "125"));
+    }
+
     @Test
     void whatCannotBeOfARoomStandsBesideItsField() throws Exception {
         for (String[] wrong : new String[][] {{"starts", "noon"}, {"bars", "0"}, {"pace", "5"}, {"starts", ""}}) {

@@ -94,15 +94,21 @@ class ContestDayTest {
                     .startsWith(second);
             phone.assertSound();
 
+            // why, and the lights, wait for the line as well
+            phone.click(card + " .whys [value=TECHNIQUE]");
+            phone.click(card + " .whys [name=lights][value='0']");
+
             // the tab is killed and opened again without a line: nothing is lost
             phone.newTab().phone().open(OPEN);
             phone.waitForText(card + " .which", "Third");
+            assertThat(phone.all(card + " .whys [aria-pressed=true]")).hasSize(2);
             lift(phone, card, "SOLID");
             assertThat(attempts(wren, "true")).isOne();
 
             line.mend();
             await().atMost(Duration.ofSeconds(60)).until(() -> attempts(wren, "outcome is not null") == 3);
-            assertThat(attempts(wren, "number = 2 and outcome = 'MISSED'")).isOne();
+            assertThat(attempts(wren, "number = 2 and outcome = 'MISSED' and why = 'TECHNIQUE' and lights = 0"))
+                    .isOne();
             assertThat(attempts(wren, "number = 3 and outcome = 'SOLID'")).isOne();
             phone.waitFor(d -> phone.all("#line-away[hidden]").isEmpty() ? null : true);
 
