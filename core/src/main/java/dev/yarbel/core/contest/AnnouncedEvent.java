@@ -30,8 +30,8 @@ public record AnnouncedEvent(
         return new AnnouncedEvent(measure, load, List.of(), Optional.empty(), Optional.empty());
     }
 
-    /** The heaviest of what is moved in it: what a lifter has to be able to lift at all. */
-    public Optional<Mass> heaviest() {
-        return load.or(() -> series.stream().max(Mass::compareTo));
+    /** The lightest of what is moved in it: what was trained with less says nothing of it. */
+    Optional<Mass> lightest() {
+        return load.or(() -> series.stream().min(Mass::compareTo));
     }
 }

@@ -23,7 +23,7 @@ import java.util.stream.Stream;
 /**
  * How a lifter stands for an event, from training: the best, how it went lately, what the estimate of the max says.
  *
- * <p>Only what was done with about the announced load counts, a thirtieth less at most; where none is announced, any load. What counts is what the event
+ * <p>Only what was done with about the announced load counts, or the lightest of a series, a thirtieth less at most; where none is announced, any load. What counts is what the event
  * measures, but a course that is timed is held by metres a second, as training seldom has its length. That the last six sessions tell, and that
  * they go up or down where their later half is better or worse by a twentieth, is ours.
  *
@@ -81,7 +81,7 @@ public record EventStanding(
         Optional<BigDecimal> aMinute = Optional.empty();
         Optional<Done> best = Optional.empty();
         for (Trained one : trained) {
-            Optional<Done> counted = counted(measure, event.load(), one);
+            Optional<Done> counted = counted(measure, event.lightest(), one);
             if (counted.isEmpty()) {
                 continue;
             }

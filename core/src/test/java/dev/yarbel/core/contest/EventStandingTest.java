@@ -193,6 +193,12 @@ class EventStandingTest {
                 .orElseThrow();
 
         assertThat(pieces.middle()).isEqualByComparingTo("3");
+        assertThat(EventStanding.of(stones, List.of(set(3, 90, 8), set(2, 100, 4)), Optional.empty())
+                        .best()
+                        .orElseThrow()
+                        .amount())
+                .as("lighter than the lightest says nothing")
+                .isEqualByComparingTo("4");
         assertThat(pieces.low()).isLessThanOrEqualTo(pieces.middle());
         assertThat(pieces.high()).isGreaterThanOrEqualTo(pieces.middle());
     }

@@ -94,8 +94,7 @@ class DemoContests {
                         games,
                         "Stones",
                         "stone-to-platform",
-                        new AnnouncedEvent(
-                                EventMeasure.PIECES, Optional.of(Mass.ofKg(140)), stones, Optional.empty(), minute),
+                        new AnnouncedEvent(EventMeasure.PIECES, Optional.empty(), stones, Optional.empty(), minute),
                         15));
         results(
                 bryn,
