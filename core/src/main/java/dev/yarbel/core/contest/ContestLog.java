@@ -22,6 +22,8 @@ import java.util.Optional;
 public final class ContestLog {
 
     private static final int MILLIS = 3;
+    private static final int MOST_REPS = 100;
+    private static final Mass MOST_LOAD = Mass.ofKg(1000);
 
     private ContestLog() {}
 
@@ -49,14 +51,15 @@ public final class ContestLog {
     }
 
     /**
-     * What was done in an event; nobody said how hard it was. Empty for what is only expected, and where no load is known.
+     * What was done in an event; nobody said how hard it was. Empty for what is only expected, where no load is known, and for what no log holds:
+     * over a hundred repetitions, two hours, or 1000 kg.
      *
      * <p>Of a series the heaviest piece that was moved is its load.
      */
     public static Optional<LiftedSet> event(AnnouncedEvent event, Lift lift, EventResult result) {
         return moved(event, result)
                 .filter(mass -> !result.guessed())
-                .map(mass -> event(event.measure(), lift, mass, event.course(), result));
+                .flatMap(mass -> event(event.measure(), lift, mass, event.course(), result));
     }
 
     private static Optional<Mass> moved(AnnouncedEvent event, EventResult result) {
@@ -67,33 +70,43 @@ public final class ContestLog {
         return event.load().or(() -> event.series().stream().limit(pieces).max(Mass::compareTo));
     }
 
-    private static LiftedSet event(
+    private static Optional<LiftedSet> event(
             EventMeasure measure, Lift lift, Mass load, Optional<Length> course, EventResult result) {
-        if (!result.scores()) {
-            return new LiftedSet(lift, load, 0, new Effort.Missed(), details(Optional.empty(), Optional.empty()));
-        }
+        BigDecimal amount = result.amount();
         return switch (measure) {
-            case LOAD -> lifted(lift, load, 1, Optional.empty(), Optional.empty());
-            case REPS, ROUNDS -> lifted(lift, load, result.amount().intValue(), Optional.empty(), Optional.empty());
-            case PIECES -> lifted(lift, load, result.amount().intValue(), result.seconds(), Optional.empty());
-            case HOLD -> lifted(lift, load, 1, Optional.of(result.amount()), Optional.empty());
-            case TIME -> lifted(lift, load, 1, Optional.of(result.amount()), course);
+            case LOAD -> lifted(lift, load, result.scores() ? 1 : 0, Optional.empty(), Optional.empty());
+            case REPS, ROUNDS -> lifted(lift, load, amount.intValue(), Optional.empty(), Optional.empty());
+            case PIECES -> lifted(lift, load, amount.intValue(), result.seconds(), Optional.empty());
+            case HOLD -> lifted(lift, load, result.scores() ? 1 : 0, Optional.of(amount), Optional.empty());
+            case TIME -> lifted(lift, load, result.scores() ? 1 : 0, Optional.of(amount), course);
             case DISTANCE ->
-                lifted(lift, load, 1, result.seconds(), Optional.of(Length.of(result.amount(), LengthUnit.M)));
+                lifted(
+                        lift,
+                        load,
+                        result.scores() ? 1 : 0,
+                        result.seconds(),
+                        Optional.of(amount).filter(far -> far.signum() > 0).map(far -> Length.of(far, LengthUnit.M)));
         };
     }
 
-    private static LiftedSet lifted(
+    /** Empty where no log holds so much; that it was a slip of the thumb is seen by whoever looks for it there. */
+    private static Optional<LiftedSet> lifted(
             Lift lift, Mass load, int reps, Optional<BigDecimal> seconds, Optional<Length> distance) {
-        return new LiftedSet(
-                lift,
-                load,
-                Math.max(1, reps),
-                new Effort.Unrated(),
-                details(
-                        seconds.map(time ->
-                                Duration.ofMillis(time.movePointRight(MILLIS).longValue())),
-                        distance));
+        Optional<Duration> time = seconds.map(
+                        taken -> Duration.ofMillis(taken.movePointRight(MILLIS).longValue()))
+                .filter(taken -> !taken.isZero());
+        boolean held = reps <= MOST_REPS
+                && !load.isGreaterThan(MOST_LOAD)
+                && time.filter(taken -> taken.compareTo(SetDetails.LONGEST_TIME) > 0)
+                        .isEmpty();
+        return held
+                ? Optional.of(new LiftedSet(
+                        lift,
+                        load,
+                        reps,
+                        reps > 0 ? new Effort.Unrated() : new Effort.Missed(),
+                        details(reps > 0 ? time : Optional.empty(), reps > 0 ? distance : Optional.empty())))
+                : Optional.empty();
     }
 
     private static SetDetails details(Optional<Duration> time, Optional<Length> distance) {

@@ -116,6 +116,22 @@ class ContestLogTest {
         assertThat(set.load()).isEqualTo(LOAD);
     }
 
+    /** Whatever can be typed as a result can be logged, or is left out. */
+    @ParameterizedTest
+    @EnumSource
+    void noResultIsAFault(EventMeasure measure) {
+        for (String typed : List.of("9999", "9999.99", "0.5", "0.01", "100", "101", "7200", "7201", "0")) {
+            for (String timed : measure.hasSeconds() ? List.of("", " / 9999", " / 0", " / 0.01") : List.of("")) {
+                event(measure, typed + timed).ifPresent(set -> {
+                    assertThat(set.reps()).isLessThanOrEqualTo(100);
+                    assertThat(set.made()).isEqualTo(set.reps() > 0);
+                });
+            }
+        }
+        assertThat(event(EventMeasure.REPS, "0.5").orElseThrow().made()).isFalse();
+        assertThat(event(EventMeasure.REPS, "1200")).isEmpty();
+    }
+
     @Test
     void eachMeasureIsLoggedAsWhatItMeasures() {
         assertThat(event(EventMeasure.LOAD, "320").orElseThrow().load()).isEqualTo(Mass.ofKg(320));

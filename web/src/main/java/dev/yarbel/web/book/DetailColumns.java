@@ -30,6 +30,8 @@ import org.hibernate.type.SqlTypes;
 @Embeddable
 class DetailColumns {
 
+    private static final int MILLIS = 3;
+
     private int helped;
 
     @Enumerated(EnumType.STRING)
@@ -55,7 +57,7 @@ class DetailColumns {
 
     private String coachNote;
     private String note;
-    private Integer seconds;
+    private BigDecimal seconds;
     private Length distance;
     private String doneAs;
 
@@ -83,7 +85,9 @@ class DetailColumns {
         coachLink = details.coach().link().orElse(null);
         coachNote = details.coach().note().orElse(null);
         note = details.note().orElse(null);
-        seconds = details.time().map(time -> (int) time.toSeconds()).orElse(null);
+        seconds = details.time()
+                .map(time -> BigDecimal.valueOf(time.toMillis(), MILLIS))
+                .orElse(null);
         distance = details.distance().orElse(null);
         doneAs = details.asked().isPlain() ? null : details.asked().toString();
         setUp = details.setUp().isEmpty()
@@ -112,8 +116,7 @@ class DetailColumns {
         columns.coachLink = choice(CoachSeen.WeakLink.class, row.getString("coach_link"));
         columns.coachNote = row.getString("coach_note");
         columns.note = row.getString("note");
-        int seconds = row.getInt("seconds");
-        columns.seconds = row.wasNull() ? null : seconds;
+        columns.seconds = row.getBigDecimal("seconds");
         BigDecimal distance = row.getBigDecimal("distance");
         columns.distance = distance == null ? null : Length.of(distance, LengthUnit.CM);
         columns.doneAs = row.getString("done_as");
@@ -148,7 +151,9 @@ class DetailColumns {
                         Optional.ofNullable(coachNote),
                         Optional.ofNullable(coachRepsSeen).map(RepsSeen::parse)),
                 Optional.ofNullable(note),
-                Optional.ofNullable(seconds).map(Duration::ofSeconds),
+                Optional.ofNullable(seconds)
+                        .map(time ->
+                                Duration.ofMillis(time.movePointRight(MILLIS).longValue())),
                 Optional.ofNullable(distance),
                 doneAs == null ? SetUp.PLAIN : SetUp.parse(doneAs),
                 figures(),

@@ -274,15 +274,19 @@ class Contests {
                         rehearsal.maxes().stream().collect(Collectors.toMap(MaxOutlook::lift, Function.identity())))
                 .orElse(Map.of());
         ContestRules rules = contest.rules();
-        Optional<DayStrength> day = rules.isOfEvents()
-                ? Optional.empty()
-                : DayStrength.of(
-                        plan.standing().strength(),
-                        rules.lifts(),
-                        today,
-                        contest.on().orElse(today),
-                        rehearsed);
-        day.ifPresent(strength -> entry.believe(strength, today));
+        Optional<DayStrength> day = Optional.empty();
+        if (entry.loggedAt().isPresent()) {
+            // the log knows the day's attempts by now, which would count twice
+            day = entry.day(rules);
+        } else if (!rules.isOfEvents()) {
+            day = DayStrength.of(
+                    plan.standing().strength(),
+                    rules.lifts(),
+                    today,
+                    contest.on().orElse(today),
+                    rehearsed);
+            day.ifPresent(strength -> entry.believe(strength, today));
+        }
         return new Known(plan, day, !rules.isOfEvents() && rehearsed.keySet().containsAll(rules.lifts()));
     }
 

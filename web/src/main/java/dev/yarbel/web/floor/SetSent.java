@@ -19,6 +19,7 @@ import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import jakarta.validation.constraints.Size;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -131,18 +132,24 @@ record SetSent(
         return those.isEmpty() && !Boolean.TRUE.equals(clean) ? Optional.empty() : Optional.of(RepsSeen.broken(those));
     }
 
-    /** Seconds, or minutes and seconds with a colon. */
+    /** Seconds, or minutes and seconds with a colon, to the hundredth. */
     private static Duration seconds(String text) {
-        if (text.matches("\\d{1,4}|\\d{1,3}:[0-5]\\d")) {
-            int colon = text.indexOf(':');
-            long seconds = colon < 0
-                    ? Long.parseLong(text)
-                    : 60 * Long.parseLong(text.substring(0, colon)) + Long.parseLong(text.substring(colon + 1));
-            if (seconds > 0 && seconds <= SetDetails.LONGEST_TIME.toSeconds()) {
-                return Duration.ofSeconds(seconds);
+        if (text.matches("(\\d{1,4}|\\d{1,3}:[0-5]\\d)([.,]\\d{1,2})?")) {
+            String[] parts = text.replace(',', '.').split(":");
+            BigDecimal seconds = new BigDecimal(parts[parts.length - 1]);
+            Duration time = Duration.ofMillis(seconds.movePointRight(3).longValue())
+                    .plusMinutes(parts.length > 1 ? Long.parseLong(parts[0]) : 0);
+            if (!time.isZero() && time.compareTo(SetDetails.LONGEST_TIME) <= 0) {
+                return time;
             }
         }
         throw new UnreadableException("set.error.time");
+    }
+
+    /** As it is typed again. */
+    private static String seconds(Duration time) {
+        BigDecimal seconds = BigDecimal.valueOf(time.toMillis(), 3).stripTrailingZeros();
+        return seconds.scale() < 0 ? seconds.setScale(0).toPlainString() : seconds.toPlainString();
     }
 
     private static LengthUnit far(MassUnit unit) {
@@ -188,7 +195,7 @@ record SetSent(
                     state.value(name, "video", text(kept.video())),
                     state.value(name, "partner", text(kept.partner())),
                     state.value(name, "note", text(kept.note())),
-                    state.value(name, "time", text(kept.time().map(Duration::toSeconds))),
+                    state.value(name, "time", text(kept.time().map(SetSent::seconds))),
                     state.value(
                             name,
                             "distance",
@@ -245,7 +252,7 @@ record SetSent(
             notes.add(words.say("set.helped", String.valueOf(details.helped())));
         }
         details.speed().ifPresent(speed -> notes.add(words.say("set.speed", speed.toString())));
-        details.time().ifPresent(time -> notes.add(words.say("seconds", String.valueOf(time.toSeconds()))));
+        details.time().ifPresent(time -> notes.add(words.say("seconds", words.figure(seconds(time)))));
         details.video().ifPresent(video -> notes.add(words.say("video." + video)));
         details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));
         details.setUp()

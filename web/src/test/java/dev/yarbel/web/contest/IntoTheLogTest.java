@@ -19,6 +19,7 @@ import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.book.SessionLog;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -145,6 +146,30 @@ class IntoTheLogTest {
                 .isTrue();
     }
 
+    /** The bench and the pull are advised by the squats once, also when the squats are in the log already. */
+    @Test
+    void whatIsInTheLogDoesNotCountTwiceOnTheDay() throws Exception {
+        page();
+        String before = believed();
+        lifted(1, 190, Outcome.GRIND);
+        write();
+        await().untilAsserted(() -> assertThat(
+                        jdbc.sql("select count(*) from event_publication where completion_date is null")
+                                .query(Long.class)
+                                .single())
+                .isZero());
+        page();
+
+        assertThat(believed()).isEqualTo(before);
+    }
+
+    private String believed() {
+        return String.valueOf(jdbc.sql("select believed::text from contest_entry where id = ?")
+                .param(held.entry())
+                .query(String.class)
+                .optional());
+    }
+
     @Test
     void beforeTheDayAndWithoutAnAttemptThereIsNothingToWrite() throws Exception {
         assertThat(page().select("#log")).isEmpty();
@@ -175,6 +200,24 @@ class IntoTheLogTest {
         jdbc.sql("update contest set held_on = ? where id = ?")
                 .params(club.plan().today(), held.contest())
                 .update();
+        mvc.perform(post("/contests/" + held.contest() + "/events")
+                .with(club.asCoach())
+                .with(csrf())
+                .param("lift", "yoke-walk")
+                .param("measure", "TIME")
+                .param("load", "300")
+                .param("course", "20"));
+        long yoke = jdbc.sql("select max(id) from contest_event where contest_id = ?")
+                .param(held.contest())
+                .query(Long.class)
+                .single();
+        mvc.perform(post("/contests/" + held.contest() + "/events/results")
+                .with(club.asCoach())
+                .with(csrf())
+                .param("r-" + held.entry() + "-" + yoke, "14.85"));
+        jdbc.sql("update contest_event set lift = null where id = ?")
+                .param(yoke)
+                .update();
         String field = "r-" + held.entry() + "-" + games.entry();
         for (Map.Entry<String, Integer> result : Map.of("~9", 0, "8", 1).entrySet().stream()
                 .sorted(Map.Entry.comparingByValue())
@@ -187,11 +230,15 @@ class IntoTheLogTest {
             assertThat(page().select("#log")).hasSize(result.getValue());
         }
 
+        jdbc.sql("update contest_event set lift = 'yoke-walk' where id = ?")
+                .param(yoke)
+                .update();
         write().andExpect(status().is3xxRedirection());
 
+        assertThat(logged().get(1).set().details().time()).contains(Duration.ofMillis(14_850));
         assertThat(logged())
                 .extracting(done -> done.set().lift().key() + " "
                         + done.set().load().kilograms() + " x" + done.set().reps())
-                .containsExactly("log-press 100.0 x8");
+                .containsExactly("log-press 100.0 x8", "yoke-walk 300.0 x1");
     }
 }

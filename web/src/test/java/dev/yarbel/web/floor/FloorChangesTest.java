@@ -261,6 +261,12 @@ class FloorChangesTest {
         log("C.1", "100", "1", "done", "time", "0:47").andExpect(status().isFound());
         assertThat(last().details().time()).contains(Duration.ofSeconds(47));
         assertThat(last().effort().code()).isEqualTo("done");
+        // a course that is timed is told apart by tenths
+        log("C.2", "100", "1", "done", "time", "14,85").andExpect(status().isFound());
+        assertThat(last().details().time()).contains(Duration.ofMillis(14_850));
+        for (String wrong : List.of("0", "0.00", "14.855", "1:75", "2:00:00", "fast")) {
+            log("C.3", "100", "1", "done", "time", wrong).andExpect(status().isUnprocessableContent());
+        }
         // what is counted in repetitions is rated
         log("B.1", "150", "5", "done").andExpect(status().isUnprocessableContent());
     }

@@ -1,0 +1,3 @@
+-- A timed course is told apart by tenths.
+
+alter table logged_set alter column seconds type numeric(7, 2);
