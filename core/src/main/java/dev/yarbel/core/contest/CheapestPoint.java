@@ -17,15 +17,28 @@ import org.hipparchus.special.Erf;
  * @param percentMore that five percent more would bring, by which events of different units compare
  * @param percentLess that five percent less would cost
  * @param byTime whether a second less is meant by more
- * @param next what it takes to be level with the next better one as expected, in the event's unit or in seconds; empty for whoever leads
+ * @param next what it takes to be level with the next better one as expected; empty for whoever leads
  */
 public record CheapestPoint(
-        double points,
-        double unitMore,
-        double percentMore,
-        double percentLess,
-        boolean byTime,
-        Optional<BigDecimal> next) {
+        double points, double unitMore, double percentMore, double percentLess, boolean byTime, Optional<Ahead> next) {
+
+    /**
+     * By what the next better one is ahead, who may be another one than those whom time tells apart.
+     *
+     * @param by in seconds, or in the event's unit
+     * @param level the result that is level with theirs
+     */
+    public record Ahead(BigDecimal by, boolean byTime, EventResult level) {
+
+        private static Ahead of(EventResult own, EventResult other) {
+            boolean timed = isTimed(own, other);
+            BigDecimal gap = timed
+                    ? own.seconds().orElseThrow().subtract(other.seconds().orElseThrow())
+                    : other.amount().subtract(own.amount()).abs();
+            return new Ahead(
+                    gap, timed, new EventResult(other.amount(), timed ? other.seconds() : Optional.empty(), true));
+        }
+    }
 
     private static final double GUESS = 0.1;
     private static final double SHARE = 0.05;
@@ -56,10 +69,8 @@ public record CheapestPoint(
                         .filter(EventResult::scores)
                         .filter(other -> measure.best().compare(other, own) < 0)
                         .max(measure.best())
-                        .map(other -> isTimed(own, other)
-                                ? own.seconds().get().subtract(other.seconds().get())
-                                : other.amount().subtract(own.amount()).abs())
-                        .filter(gap -> gap.signum() > 0));
+                        .map(other -> Ahead.of(own, other))
+                        .filter(ahead -> ahead.by.signum() > 0));
     }
 
     /** Whether time tells two apart, having come just as far. */

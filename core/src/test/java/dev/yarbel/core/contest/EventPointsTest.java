@@ -159,8 +159,8 @@ class EventPointsTest {
         CheapestPoint far = CheapestPoint.of(EventMeasure.REPS, own, apart);
 
         assertThat(near.unitMore()).isGreaterThan(5 * far.unitMore());
-        assertThat(near.next()).contains(of("1"));
-        assertThat(far.next()).contains(of("15"));
+        assertThat(near.next().map(CheapestPoint.Ahead::by)).contains(of("1"));
+        assertThat(far.next().map(CheapestPoint.Ahead::by)).contains(of("15"));
         // nothing is lost by saving oneself where nobody is near
         assertThat(far.percentLess()).isLessThan(0.01);
         assertThat(near.percentLess()).isGreaterThan(0.3);
@@ -178,11 +178,27 @@ class EventPointsTest {
         CheapestPoint point = CheapestPoint.of(EventMeasure.DISTANCE, own, others);
 
         assertThat(point.byTime()).isTrue();
-        assertThat(point.next()).contains(of("2"));
+        assertThat(point.next().map(CheapestPoint.Ahead::by)).contains(of("2"));
         assertThat(point.unitMore()).isBetween(0.05, 0.5);
         assertThat(CheapestPoint.of(EventMeasure.DISTANCE, result(EventMeasure.DISTANCE, "~40"), others)
                         .byTime())
                 .isFalse();
+    }
+
+    /** Somebody came as far and is slower, the next better one farther: that is metres, and no time. */
+    @Test
+    void whoeverIsAheadByMetresIsNotAheadBySeconds() {
+        CheapestPoint point = CheapestPoint.of(
+                EventMeasure.DISTANCE,
+                result(EventMeasure.DISTANCE, "~40 / 24"),
+                List.of(result(EventMeasure.DISTANCE, "~40 / 27"), result(EventMeasure.DISTANCE, "~45 / 30")));
+        CheapestPoint.Ahead ahead = point.next().orElseThrow();
+
+        assertThat(point.byTime()).isTrue();
+        assertThat(ahead.byTime()).isFalse();
+        assertThat(ahead.by()).isEqualByComparingTo("5");
+        assertThat(ahead.level().amount()).isEqualByComparingTo("45");
+        assertThat(ahead.level().seconds()).isEmpty();
     }
 
     @Test

@@ -76,6 +76,7 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
      * @param saves whether five percent less costs next to nothing, so that something can be saved for another event
      * @param unit the key of what more is measured in
      * @param next what it takes to be level with the next better one; blank for whoever leads
+     * @param nextUnit the key of what that is measured in
      * @param pace what comes to that, else to what is expected
      */
     record Line(
@@ -87,6 +88,7 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
             String less,
             boolean saves,
             String next,
+            String nextUnit,
             Optional<Pacing> pace) {}
 
     private static final double NEXT_TO_NOTHING = 0.05;
@@ -186,19 +188,6 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
         return runs;
     }
 
-    /** What it takes to be level with the next better one, else what is expected. */
-    private static EventResult aimed(EventMeasure measure, EventResult own, CheapestPoint point) {
-        BigDecimal more = point.next().orElse(BigDecimal.ZERO);
-        return point.byTime()
-                ? new EventResult(own.amount(), own.seconds().map(time -> time.subtract(more)), true)
-                : new EventResult(
-                        measure.isFewer()
-                                ? own.amount().subtract(more)
-                                : own.amount().add(more),
-                        own.seconds(),
-                        true);
-    }
-
     private static List<Row> rows(
             List<EventEntity> events,
             List<EntryEntity> group,
@@ -254,8 +243,22 @@ record EventsView(List<EventEntity> events, List<Group> groups, List<Advice> adv
                                 said(one.point.unitMore()),
                                 said(one.point.percentLess()),
                                 one.point.percentLess() < NEXT_TO_NOTHING,
-                                one.point.next().map(BigDecimal::toPlainString).orElse(""),
-                                Pacing.of(one.event.announced(), aimed(one.event.measure(), one.own, one.point))))
+                                one.point
+                                        .next()
+                                        .map(ahead -> ahead.by().toPlainString())
+                                        .orElse(""),
+                                one.point
+                                                .next()
+                                                .filter(CheapestPoint.Ahead::byTime)
+                                                .isPresent()
+                                        ? EventMeasure.TIME.name()
+                                        : one.event.measure().name(),
+                                Pacing.of(
+                                        one.event.announced(),
+                                        one.point
+                                                .next()
+                                                .map(CheapestPoint.Ahead::level)
+                                                .orElse(one.own))))
                         .toList());
     }
 
