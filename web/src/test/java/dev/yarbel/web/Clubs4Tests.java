@@ -129,6 +129,20 @@ public class Clubs4Tests {
                         Optional.empty()));
     }
 
+    /** A strongman contest with a second event. */
+    public TestContest gamesOfTwo(TestClub club) {
+        TestContest games = games(club);
+        contests.event(
+                club.coach,
+                games.contest(),
+                "Yoke",
+                new Lift("yoke-walk"),
+                AnnouncedEvent.of(EventMeasure.TIME, Optional.of(Mass.ofKg(300))),
+                Optional.empty(),
+                Optional.empty());
+        return games;
+    }
+
     /** A club with its people. */
     public final class TestClub {
 

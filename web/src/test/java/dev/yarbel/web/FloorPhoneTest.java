@@ -189,6 +189,7 @@ class FloorPhoneTest {
 
     /** Each stands within the window, above the bar at its foot, and nothing lies over its middle. */
     private void seen(String... parts) {
+        browser.waitFor(d -> browser.all(parts[0]).isEmpty() ? null : true);
         for (String part : parts) {
             assertThat(browser.script("""
                     const part = document.querySelector(arguments[0]);

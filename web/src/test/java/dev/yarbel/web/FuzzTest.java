@@ -167,7 +167,7 @@ class FuzzTest {
                 "/contests/" + held.contest(),
                 "/contests/" + held.contest() + "/day",
                 "/contests/" + held.contest() + "/warm-up",
-                "/contests/" + clubs.games(club).contest() + "/events",
+                "/contests/" + clubs.gamesOfTwo(club).contest() + "/events",
                 "/contests/" + held.contest() + "/entries/" + held.entry(),
                 club.url("/season") + "?contest=" + clubs.contest(club, 14).contest() + "&to="
                         + TestSettings.TODAY.plusDays(30),
