@@ -54,7 +54,7 @@ public final class ContestLog {
      * What was done in an event; nobody said how hard it was. Empty for what is only expected, where no load is known, and for what no log holds:
      * over a hundred repetitions, two hours, or 1000 kg.
      *
-     * <p>Of a series the heaviest piece that was moved is its load.
+     * <p>A series is logged at the lightest piece that was moved, as so many repetitions were made with that at least.
      */
     public static Optional<LiftedSet> event(AnnouncedEvent event, Lift lift, EventResult result) {
         return moved(event, result)
@@ -67,7 +67,7 @@ public final class ContestLog {
             return Optional.of(Mass.of(result.amount(), MassUnit.KG));
         }
         int pieces = Math.max(1, result.amount().intValue());
-        return event.load().or(() -> event.series().stream().limit(pieces).max(Mass::compareTo));
+        return event.series().stream().limit(pieces).min(Mass::compareTo).or(event::load);
     }
 
     private static Optional<LiftedSet> event(
