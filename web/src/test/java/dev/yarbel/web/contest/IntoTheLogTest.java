@@ -149,8 +149,19 @@ class IntoTheLogTest {
     /** The bench and the pull are advised by the squats once, also when the squats are in the log already. */
     @Test
     void whatIsInTheLogDoesNotCountTwiceOnTheDay() throws Exception {
+        for (Map.Entry<String, String> max :
+                Map.of("squat", "190", "bench-press", "125", "deadlift", "230").entrySet()) {
+            mvc.perform(post(club.url("/book/lifts/" + max.getKey() + "/max"))
+                            .with(club.asCoach())
+                            .with(csrf())
+                            .param("kind", "CONTEST")
+                            .param("load", max.getValue())
+                            .param("on", "2026-03-01"))
+                    .andExpect(status().is3xxRedirection());
+        }
         page();
         String before = believed();
+        assertThat(before).contains("{");
         lifted(1, 190, Outcome.GRIND);
         write();
         await().untilAsserted(() -> assertThat(
