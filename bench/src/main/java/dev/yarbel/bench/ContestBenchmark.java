@@ -48,7 +48,7 @@ public class ContestBenchmark {
             .mapToObj(who -> new WarmUpRoom.Warming(
                     who,
                     CountedBack.from(
-                            RampPlanner.plan(ContestKit.of(rules), Mass.ofKg(120 + 20 * who)),
+                            RampPlanner.plan(ContestKit.of(rules, List.of()), Mass.ofKg(120 + 20 * who)),
                             TEN.plus(Duration.ofMinutes(who)),
                             TEN.minus(Duration.ofHours(1)))))
             .toList();
