@@ -1,6 +1,8 @@
 // A phone for tests: a page, a store and a line that can be cut, all made of well-known stand-ins.
 import "fake-indexeddb/auto";
 import { JSDOM } from "jsdom";
+import { after } from "node:test";
+import assert from "node:assert/strict";
 
 export const page = new JSDOM("<!DOCTYPE html><body><main id='main'></main></body>", { url: "http://localhost/" });
 for (const name of ["window", "document", "DOMParser", "HTMLElement", "localStorage", "location", "FormData", "Event", "CustomEvent"]) {
@@ -20,13 +22,20 @@ globalThis.setTimeout = (work, delay, ...rest) => {
 // What the server would answer, by the address; each request is written down.
 export const server = {
   asked: [],
+  // what was asked without a limit to the waiting: such a request may hang for ever
+  endless: [],
   account: "1",
   answers: () => ({ status: 200, text: "" }),
   // requests that wait until released
   gate: null
 };
 
+after(() => assert.deepEqual(server.endless, []));
+
 globalThis.fetch = async (address, options = {}) => {
+  if (!(options.signal instanceof AbortSignal)) {
+    server.endless.push(address);
+  }
   if (address === "/pass") {
     server.asked.push({ address });
     if (server.cut) {

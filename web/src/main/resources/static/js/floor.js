@@ -1,6 +1,6 @@
 // The floor on a phone: what is logged is kept here first and then sent, so that a lost line, a reload or a killed tab
 // loses nothing. Loads are looked up in what the server worked out; nothing is reckoned here but the sum of tapped plates.
-import { queue } from "./queue.js";
+import { PATIENCE, queue } from "./queue.js";
 import * as clock from "./clock.js";
 
 const main = document.getElementById("main");
@@ -25,6 +25,11 @@ let keptChanges = document.getElementById("floor-changes");
 let here = [];
 // Whoever logs by keyboard or ear goes on at the head of the set that follows.
 let focusNext = false;
+
+// A line that neither answers nor breaks is none.
+function asked(where, how = {}) {
+  return fetch(where, { ...how, headers: { ...how.headers, "HX-Request": "true" }, signal: AbortSignal.timeout(PATIENCE) });
+}
 
 // ---- logging
 
@@ -151,10 +156,9 @@ function say(form, name, words) {
 
 async function sendNow(form, body) {
   try {
-    const pass = await (await fetch("/pass", { headers: { "HX-Request": "true" }, cache: "no-store" })).json();
-    const headers = { "HX-Request": "true" };
-    headers[pass.header] = pass.token;
-    const response = await fetch(form.getAttribute("action"), { method: "POST", headers, body });
+    const pass = await (await asked("/pass", { cache: "no-store" })).json();
+    const headers = { [pass.header]: pass.token };
+    const response = await asked(form.getAttribute("action"), { method: "POST", headers, body });
     if (response.ok || response.status === 422) {
       swap(await response.text());
     }
@@ -304,7 +308,7 @@ function fetchCards() {
   fetching = setTimeout(async () => {
     const day = floor().dataset;
     try {
-      const response = await fetch(day.base + "?day=" + day.day + "&week=" + day.week + "&cards=yes", { headers: { "HX-Request": "true" } });
+      const response = await asked(day.base + "?day=" + day.day + "&week=" + day.week + "&cards=yes");
       if (response.ok && !response.redirected) {
         const page = new DOMParser().parseFromString(await response.text(), "text/html");
         kept = page.getElementById("floor-cards") || kept;
@@ -767,10 +771,10 @@ async function lookAgain() {
   const here = floor().dataset;
   const before = swapped;
   const now = current();
-  const asked = (now && (setOf(now.dataset.task).logged || here.chosen === now.dataset.task) ? "&task=" + now.dataset.task : "")
+  const which = (now && (setOf(now.dataset.task).logged || here.chosen === now.dataset.task) ? "&task=" + now.dataset.task : "")
     + (here.changing ? "&change=" + here.changing : "");
   try {
-    const response = await fetch(here.base + "?day=" + here.day + "&week=" + here.week + asked, { headers: { "HX-Request": "true" } });
+    const response = await asked(here.base + "?day=" + here.day + "&week=" + here.week + which);
     const html = await response.text();
     if (swapped !== before || isBusy()) {
       // what was logged meanwhile is newer than this answer

@@ -6,7 +6,7 @@ const DAY = 24 * 60 * 60 * 1000;
 const FIRST_PAUSE = 5000;
 const LONGEST_PAUSE = 5 * 60 * 1000;
 // a line that neither answers nor breaks is none: what hangs on it is sent again
-const PATIENCE = 30 * 1000;
+export const PATIENCE = 30 * 1000;
 const STORE = "sets";
 
 let database = null;

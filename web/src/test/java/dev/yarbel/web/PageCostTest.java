@@ -8,14 +8,18 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import jakarta.servlet.http.Cookie;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import net.ttddyy.dsproxy.QueryCountHolder;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /** What a page asks of the database, counted as it is served to somebody signed in. */
 @YarbelTest
@@ -140,6 +144,49 @@ class PageCostTest {
             change("A go-on A." + (i + 1));
         }
         assertThat(count(floor)).isEqualTo(few).isLessThanOrEqualTo(DOZEN);
+    }
+
+    /** A contest that moved away from the plan that leads to it: both plans stand side by side, and every session of both. */
+    @Test
+    void aCallAboutAContestAsksNoMoreThanADozenTimes() throws Exception {
+        String contest = "/contests/" + ahead.contest();
+        String entry = contest + "/entries/" + ahead.entry();
+        LocalDate end = club.plan().block().end();
+        send(contest, "name", "Open", "rules", "ipf-classic", "on", end.toString());
+        Document toward = Jsoup.parse(
+                mvc.perform(get(entry).cookie(cookie)).andReturn().getResponse().getContentAsString());
+        send(
+                toward.select(".toward form").attr("action"),
+                "stamp",
+                toward.select(".toward [name=stamp]").val(),
+                "contest",
+                end.toString(),
+                "kind",
+                "CONTEST_SHAPE");
+        send(
+                contest,
+                "name",
+                "Open",
+                "rules",
+                "ipf-classic",
+                "on",
+                end.plusWeeks(3).toString());
+        awaitSlips(1);
+        long slip = jdbc.sql("select id from slip where club_id = ? and contest_id = ?")
+                .param(club.lifter.clubId())
+                .param(ahead.contest())
+                .query(Long.class)
+                .single();
+        assertThat(count("/calls")).isLessThanOrEqualTo(DOZEN);
+        assertThat(count("/calls/" + slip)).isLessThanOrEqualTo(DOZEN);
+    }
+
+    private void send(String where, String... fields) throws Exception {
+        MockHttpServletRequestBuilder sent = post(where).cookie(cookie).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            sent.param(fields[i], fields[i + 1]);
+        }
+        mvc.perform(sent).andExpect(status().is3xxRedirection());
     }
 
     private void change(String what) throws Exception {

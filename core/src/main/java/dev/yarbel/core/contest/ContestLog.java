@@ -21,6 +21,7 @@ import java.util.Optional;
  */
 public final class ContestLog {
 
+    private static final SetDetails AT_A_CONTEST = SetDetails.NONE.proven(SetDetails.Proof.CONTEST_ATTEMPT);
     private static final int MILLIS = 3;
     private static final int MOST_REPS = 100;
     private static final Mass MOST_LOAD = Mass.ofKg(1000);
@@ -29,7 +30,7 @@ public final class ContestLog {
 
     /** A single; in the suit or shirt where the rules are of those. */
     public static LiftedSet attempt(Lift lift, Attempt attempt, ContestRules rules) {
-        SetDetails details = SetDetails.NONE.proven(SetDetails.Proof.CONTEST_ATTEMPT);
+        SetDetails details = AT_A_CONTEST;
         if (rules.equipped()) {
             details = details.worn(rules.allowed());
         }
@@ -105,26 +106,7 @@ public final class ContestLog {
                         load,
                         reps,
                         reps > 0 ? new Effort.Unrated() : new Effort.Missed(),
-                        details(reps > 0 ? time : Optional.empty(), reps > 0 ? distance : Optional.empty())))
+                        reps > 0 ? AT_A_CONTEST.over(time, distance) : AT_A_CONTEST))
                 : Optional.empty();
-    }
-
-    private static SetDetails details(Optional<Duration> time, Optional<Length> distance) {
-        SetDetails none = SetDetails.NONE;
-        return new SetDetails(
-                0,
-                none.missedBy(),
-                none.speed(),
-                none.worn(),
-                none.video(),
-                none.partner(),
-                none.coach(),
-                none.note(),
-                time,
-                distance,
-                none.asked(),
-                none.setUp(),
-                none.reps(),
-                Optional.of(SetDetails.Proof.CONTEST_ATTEMPT));
     }
 }

@@ -236,6 +236,14 @@ public record SetDetails(
         return with(change -> change.by = Optional.of(by));
     }
 
+    /** The same, over so long and so far, as far as either is known. */
+    public SetDetails over(Optional<Duration> taken, Optional<Length> covered) {
+        return with(change -> {
+            change.taken = taken;
+            change.covered = covered;
+        });
+    }
+
     private SetDetails with(Consumer<Change> other) {
         Change change = new Change();
         other.accept(change);
@@ -251,13 +259,15 @@ public record SetDetails(
         private Optional<Set<Worn>> kit = worn;
         private CoachSeen seen = coach;
         private Optional<String> words = note;
+        private Optional<Duration> taken = time;
+        private Optional<Length> covered = distance;
         private SetUp how = asked;
         private Optional<Proof> by = proof;
         private Optional<Rpe> rated = bySpeed;
 
         SetDetails made() {
             return new SetDetails(
-                    help, why, moved, kit, video, partner, seen, words, time, distance, how, setUp, reps, by, rated);
+                    help, why, moved, kit, video, partner, seen, words, taken, covered, how, setUp, reps, by, rated);
         }
     }
 }

@@ -39,22 +39,7 @@ class EventStandingTest {
     }
 
     private static SetDetails timed(int seconds, Optional<Length> far) {
-        return new SetDetails(
-                0,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                SetDetails.NONE.coach(),
-                Optional.empty(),
-                Optional.of(Duration.ofSeconds(seconds)),
-                far,
-                SetDetails.NONE.asked(),
-                SetDetails.NONE.setUp(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        return SetDetails.NONE.over(Optional.of(Duration.ofSeconds(seconds)), far);
     }
 
     private static EventStanding of(EventMeasure measure, Trained... sets) {

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -105,6 +106,9 @@ class CallsController {
 
     private Queue queue(Person coach, Frame frame, Sieve sieve) {
         List<SlipLine> whole = slips.queue(coach, frame.choices());
+        frame.waiting(whole.stream()
+                .filter(CallsController::waits)
+                .collect(Collectors.groupingBy(line -> line.lifter().id(), Collectors.counting())));
         Map<Long, String> usual = gyms.usual(
                 coach.clubId(),
                 whole.stream().map(line -> line.lifter().id()).distinct().toList());

@@ -36,6 +36,11 @@ public final class Frame {
         return choices;
     }
 
+    /** What waits for each lifter, where a page has looked it up already. */
+    public void waiting(Map<Long, Long> byLifter) {
+        open = byLifter;
+    }
+
     /** All decisions that wait. */
     public long openCalls() {
         return open().values().stream().mapToLong(Long::longValue).sum();
