@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Seconds;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import java.math.BigDecimal;
@@ -22,7 +23,6 @@ import java.util.Optional;
 public final class ContestLog {
 
     private static final SetDetails AT_A_CONTEST = SetDetails.NONE.proven(SetDetails.Proof.CONTEST_ATTEMPT);
-    private static final int MILLIS = 3;
     private static final int MOST_REPS = 100;
     private static final Mass MOST_LOAD = Mass.ofKg(1000);
 
@@ -93,9 +93,7 @@ public final class ContestLog {
     /** Empty where no log holds so much; that it was a slip of the thumb is seen by whoever looks for it there. */
     private static Optional<LiftedSet> lifted(
             Lift lift, Mass load, int reps, Optional<BigDecimal> seconds, Optional<Length> distance) {
-        Optional<Duration> time = seconds.map(
-                        taken -> Duration.ofMillis(taken.movePointRight(MILLIS).longValue()))
-                .filter(taken -> !taken.isZero());
+        Optional<Duration> time = seconds.map(Seconds::of).filter(taken -> !taken.isZero());
         boolean held = reps <= MOST_REPS
                 && !load.isGreaterThan(MOST_LOAD)
                 && time.filter(taken -> taken.compareTo(SetDetails.LONGEST_TIME) > 0)

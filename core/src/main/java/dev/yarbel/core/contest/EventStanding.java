@@ -7,11 +7,11 @@ import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Percent;
+import dev.yarbel.core.measure.Seconds;
 import dev.yarbel.core.record.LiftedSet;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -125,24 +125,20 @@ public record EventStanding(
             case HOLD ->
                 set.details().distance().isPresent()
                         ? Optional.empty()
-                        : set.details().time().map(EventStanding::seconds);
+                        : set.details().time().map(Seconds::in);
             case TIME ->
                 set.details().distance().flatMap(far -> set.details()
                         .time()
-                        .map(EventStanding::seconds)
+                        .map(Seconds::in)
                         .filter(time -> time.signum() > 0)
                         .map(time -> far.in(LengthUnit.M).divide(time, MathContext.DECIMAL32)));
         };
     }
 
-    private static BigDecimal seconds(Duration time) {
-        return BigDecimal.valueOf(time.toMillis(), 3);
-    }
-
     private static Optional<BigDecimal> pace(LiftedSet set) {
         return set.details()
                 .time()
-                .map(EventStanding::seconds)
+                .map(Seconds::in)
                 .filter(time -> time.signum() > 0)
                 .map(time ->
                         BigDecimal.valueOf(set.cleanReps()).multiply(MINUTE).divide(time, 1, RoundingMode.HALF_UP));

@@ -1,10 +1,10 @@
 package dev.yarbel.core.contest;
 
 import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.Seconds;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -22,8 +22,6 @@ public record Pacing(List<Mark> marks) {
     /** Up to so many, each is a mark. */
     private static final int FEW = 6;
 
-    private static final int MILLIS = 3;
-
     /**
      * What is to be done by when.
      *
@@ -40,7 +38,7 @@ public record Pacing(List<Mark> marks) {
         if (!result.scores()) {
             return Optional.empty();
         }
-        Optional<BigDecimal> limit = event.limit().map(Pacing::seconds);
+        Optional<BigDecimal> limit = event.limit().map(Seconds::in);
         return switch (event.measure()) {
             case REPS -> limit.flatMap(time -> counted(result.amount(), time));
             case PIECES -> result.seconds().or(() -> limit).flatMap(time -> counted(result.amount(), time));
@@ -48,10 +46,6 @@ public record Pacing(List<Mark> marks) {
             case TIME -> event.course().map(far -> quarters(far.in(LengthUnit.M), result.amount()));
             case LOAD, HOLD, ROUNDS -> Optional.empty();
         };
-    }
-
-    private static BigDecimal seconds(Duration time) {
-        return BigDecimal.valueOf(time.toMillis(), MILLIS);
     }
 
     private static Optional<Pacing> counted(BigDecimal amount, BigDecimal time) {

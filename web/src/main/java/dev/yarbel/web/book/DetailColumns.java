@@ -5,6 +5,7 @@ import dev.yarbel.core.lift.SetUpMeasure;
 import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
+import dev.yarbel.core.measure.Seconds;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.RepsSeen;
 import dev.yarbel.core.record.SetDetails;
@@ -18,7 +19,6 @@ import java.math.BigDecimal;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,8 +29,6 @@ import org.hibernate.type.SqlTypes;
 /** What more is known of a set, as its table keeps it. */
 @Embeddable
 class DetailColumns {
-
-    private static final int MILLIS = 3;
 
     private int helped;
 
@@ -85,9 +83,7 @@ class DetailColumns {
         coachLink = details.coach().link().orElse(null);
         coachNote = details.coach().note().orElse(null);
         note = details.note().orElse(null);
-        seconds = details.time()
-                .map(time -> BigDecimal.valueOf(time.toMillis(), MILLIS))
-                .orElse(null);
+        seconds = details.time().map(Seconds::in).orElse(null);
         distance = details.distance().orElse(null);
         doneAs = details.asked().isPlain() ? null : details.asked().toString();
         setUp = details.setUp().isEmpty()
@@ -151,9 +147,7 @@ class DetailColumns {
                         Optional.ofNullable(coachNote),
                         Optional.ofNullable(coachRepsSeen).map(RepsSeen::parse)),
                 Optional.ofNullable(note),
-                Optional.ofNullable(seconds)
-                        .map(time ->
-                                Duration.ofMillis(time.movePointRight(MILLIS).longValue())),
+                Optional.ofNullable(seconds).map(Seconds::of),
                 Optional.ofNullable(distance),
                 doneAs == null ? SetUp.PLAIN : SetUp.parse(doneAs),
                 figures(),

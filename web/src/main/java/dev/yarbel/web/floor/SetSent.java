@@ -6,6 +6,7 @@ import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.measure.Seconds;
 import dev.yarbel.core.practice.DrawnSet;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
@@ -137,8 +138,7 @@ record SetSent(
         if (text.matches("(\\d{1,4}|\\d{1,3}:[0-5]\\d)([.,]\\d{1,2})?")) {
             String[] parts = text.replace(',', '.').split(":");
             BigDecimal seconds = new BigDecimal(parts[parts.length - 1]);
-            Duration time = Duration.ofMillis(seconds.movePointRight(3).longValue())
-                    .plusMinutes(parts.length > 1 ? Long.parseLong(parts[0]) : 0);
+            Duration time = Seconds.of(seconds).plusMinutes(parts.length > 1 ? Long.parseLong(parts[0]) : 0);
             if (!time.isZero() && time.compareTo(SetDetails.LONGEST_TIME) <= 0) {
                 return time;
             }
@@ -148,8 +148,7 @@ record SetSent(
 
     /** As it is typed again. */
     private static String seconds(Duration time) {
-        BigDecimal seconds = BigDecimal.valueOf(time.toMillis(), 3).stripTrailingZeros();
-        return seconds.scale() < 0 ? seconds.setScale(0).toPlainString() : seconds.toPlainString();
+        return Seconds.in(time).stripTrailingZeros().toPlainString();
     }
 
     private static LengthUnit far(MassUnit unit) {
