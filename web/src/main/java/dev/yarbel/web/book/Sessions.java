@@ -1,6 +1,5 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.session.Amendment;
@@ -10,21 +9,16 @@ import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.security.access.AccessDeniedException;
@@ -39,8 +33,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class Sessions {
 
-    private static final int MOST_LIFTS = 26;
-    private static final int MOST_SETS = 99;
     private static final int AT_ONCE = 200;
 
     private final TrainingSessionRepository sessions;
@@ -108,98 +100,6 @@ public class Sessions {
             throw new ForeignTokenException();
         }
         return kept.isPresent();
-    }
-
-    /**
-     * Logs a set that nobody planned, in the open session of that day; the first one begins it. Sent twice by the same token
-     * it is kept once.
-     *
-     * @return which set of the session it is
-     * @throws UnreadableException when the session has more lifts or sets than can be named
-     */
-    public TaskKey logUnplanned(LifterCard lifter, LocalDate date, UUID token, LiftedSet set) {
-        Optional<TaskKey> sentBefore = taskOf(lifter, token);
-        if (sentBefore.isPresent()) {
-            return sentBefore.get();
-        }
-        Instant now = clock.instant();
-        sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, now);
-        TrainingSession session =
-                sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).orElseThrow();
-        // whoever came at the same moment has been waited for
-        return taskOf(lifter, token).orElseGet(() -> {
-            TaskKey key = nextUnplanned(
-                    sets.findByClubIdAndSessionIdOrderById(lifter.clubId(), session.id()).stream()
-                            .map(LoggedSet::done)
-                            .toList(),
-                    set.lift());
-            sets.save(new LoggedSet(lifter.clubId(), session.id(), token, new DoneSet(key, set), now, now));
-            moved.tell(lifter.clubId(), lifter.id(), token);
-            return key;
-        });
-    }
-
-    /**
-     * Writes what was lifted at a contest down, in a session of its day that no plan asked for; those who wait for finished sessions hear of
-     * it. Each set is kept once by its token; one that is in the log and was told otherwise since is corrected.
-     */
-    public void logContest(Person person, LifterCard lifter, LocalDate date, Map<UUID, LiftedSet> lifted) {
-        Map<UUID, LoggedSet> kept = sets.findByClubIdAndTokenIn(lifter.clubId(), lifted.keySet()).stream()
-                .collect(Collectors.toMap(LoggedSet::token, Function.identity()));
-        lifted.forEach((token, set) -> {
-            LoggedSet there = kept.get(token);
-            if (there == null) {
-                logUnplanned(lifter, date, token, set);
-            } else {
-                TrainingSession session = sessions.lockUnplanned(lifter.clubId(), lifter.id(), there.sessionId())
-                        .orElseThrow(NotFoundException::new);
-                rewrite(person, lifter, session, there, new DoneSet(there.done().task(), set));
-            }
-        });
-        finishUnplanned(lifter, date, Finish.of(Optional.empty()));
-    }
-
-    private Optional<TaskKey> taskOf(LifterCard lifter, UUID token) {
-        return sets.findByClubIdAndToken(lifter.clubId(), token)
-                .map(kept -> kept.done().task());
-    }
-
-    /** Corrects a set of a session that nobody planned; one that was finished since is opened first. */
-    public void correctUnplanned(Person person, LifterCard lifter, long id, DoneSet done) {
-        TrainingSession session =
-                sessions.lockUnplanned(lifter.clubId(), lifter.id(), id).orElseThrow(NotFoundException::new);
-        if (session.finishedAt() != null) {
-            throw new UnreadableException("free.finished").in("lift");
-        }
-        correct(person, lifter, session, done);
-    }
-
-    /** Opens a finished session that nobody planned again on its day; not while another is open, which comes first. */
-    public void reopenUnplanned(Person person, LifterCard lifter, LocalDate date, long id) {
-        TrainingSession session = sessions.lockUnplanned(lifter.clubId(), lifter.id(), id)
-                .filter(held -> held.heldOn().equals(date))
-                .orElseThrow(NotFoundException::new);
-        if (sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).isEmpty()) {
-            reopen(person, lifter, session);
-        }
-    }
-
-    /** Lifts are lettered in the order they come, and their sets numbered. */
-    private static TaskKey nextUnplanned(List<DoneSet> done, Lift lift) {
-        List<Lift> lifts = Stream.concat(done.stream().map(set -> set.set().lift()), Stream.of(lift))
-                .distinct()
-                .toList();
-        long before = done.stream().filter(set -> set.set().lift().equals(lift)).count();
-        int at = lifts.indexOf(lift);
-        if (at >= MOST_LIFTS || before >= MOST_SETS) {
-            throw new UnreadableException("free.too-many").in("lift");
-        }
-        return TaskKey.work(String.valueOf((char) ('A' + at)), (int) before + 1);
-    }
-
-    /** Finishes the open session of a day that nobody planned; where none is open there is nothing to finish. */
-    public void finishUnplanned(LifterCard lifter, LocalDate date, Finish said) {
-        sessions.lockUnplanned(lifter.clubId(), lifter.id(), date).ifPresent(open -> finish(lifter, open, said));
     }
 
     /** A set of a session that was finished before it came, or was corrected since: those who looked at it look again. */
@@ -408,14 +308,15 @@ public class Sessions {
         }
     }
 
-    private void correct(Person person, LifterCard lifter, TrainingSession session, DoneSet done) {
+    void correct(Person person, LifterCard lifter, TrainingSession session, DoneSet done) {
         LoggedSet set = sets.findByClubIdAndSessionIdAndTask(
                         lifter.clubId(), session.id(), done.task().toString())
                 .orElseThrow(NotFoundException::new);
         rewrite(person, lifter, session, set, done);
     }
 
-    private void rewrite(Person person, LifterCard lifter, TrainingSession session, LoggedSet set, DoneSet done) {
+    /** A set says something else from now on; what it said before stays in the ledger. */
+    void rewrite(Person person, LifterCard lifter, TrainingSession session, LoggedSet set, DoneSet done) {
         DoneSet before = set.done();
         if (!before.equals(done)) {
             set.set(done.set());
@@ -482,7 +383,7 @@ public class Sessions {
         finish(lifter, begun(lifter, day), said);
     }
 
-    private void finish(LifterCard lifter, TrainingSession session, Finish said) {
+    void finish(LifterCard lifter, TrainingSession session, Finish said) {
         if (session.finishedAt() == null) {
             session.finish(clock.instant(), said.pain().orElse(null));
             session.ratings().after(said.effort(), said.minutes(), said.count());
@@ -497,7 +398,7 @@ public class Sessions {
         reopen(person, lifter, begun(lifter, day));
     }
 
-    private void reopen(Person person, LifterCard lifter, TrainingSession session) {
+    void reopen(Person person, LifterCard lifter, TrainingSession session) {
         if (session.finishedAt() != null) {
             session.reopen();
             ledger.write(

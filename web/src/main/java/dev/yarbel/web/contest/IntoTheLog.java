@@ -3,7 +3,7 @@ package dev.yarbel.web.contest;
 import dev.yarbel.core.contest.ContestLog;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.record.LiftedSet;
-import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.book.UnplannedSessions;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
@@ -30,10 +30,11 @@ class IntoTheLog {
     private final Events events;
     private final EntryRepository entries;
     private final Roster roster;
-    private final Sessions sessions;
+    private final UnplannedSessions sessions;
     private final Clock clock;
 
-    IntoTheLog(Taps taps, Events events, EntryRepository entries, Roster roster, Sessions sessions, Clock clock) {
+    IntoTheLog(
+            Taps taps, Events events, EntryRepository entries, Roster roster, UnplannedSessions sessions, Clock clock) {
         this.taps = taps;
         this.events = events;
         this.entries = entries;

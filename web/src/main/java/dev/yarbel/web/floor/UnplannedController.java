@@ -13,6 +13,7 @@ import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.book.UnplannedSessions;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.LiftNames;
@@ -47,11 +48,11 @@ class UnplannedController {
     private static final int MOST_REPS = 100;
 
     private final Book book;
-    private final Sessions sessions;
+    private final UnplannedSessions sessions;
     private final LiftNames lifts;
     private final Clock clock;
 
-    UnplannedController(Book book, Sessions sessions, LiftNames lifts, Clock clock) {
+    UnplannedController(Book book, UnplannedSessions sessions, LiftNames lifts, Clock clock) {
         this.book = book;
         this.sessions = sessions;
         this.lifts = lifts;
@@ -147,11 +148,11 @@ class UnplannedController {
     private void keep(Person person, LifterCard lifter, FreeSet sent) {
         LiftedSet set = read(lifter, sent);
         if (sent.correcting().isNone()) {
-            sessions.logUnplanned(lifter, today(person), FormExtras.token(sent.token()), set);
+            sessions.log(lifter, today(person), FormExtras.token(sent.token()), set);
         } else if (sent.session() == null) {
             throw new NotFoundException();
         } else {
-            sessions.correctUnplanned(person, lifter, sent.session(), new DoneSet(sent.task(), set));
+            sessions.correct(person, lifter, sent.session(), new DoneSet(sent.task(), set));
         }
     }
 
@@ -162,7 +163,7 @@ class UnplannedController {
     /** Opens a finished one again on its day, the only one this page shows. */
     @PostMapping("/{session}/reopen")
     ModelAndView reopen(@AuthenticationPrincipal Person person, LifterCard lifter, @PathVariable long session) {
-        sessions.reopenUnplanned(person, lifter, today(person), session);
+        sessions.reopen(person, lifter, today(person), session);
         return back(lifter);
     }
 
@@ -204,7 +205,7 @@ class UnplannedController {
         return sent.answer(
                 "free-finish",
                 ending -> {
-                    sessions.finishUnplanned(
+                    sessions.finish(
                             lifter,
                             today(person),
                             new Sessions.Finish(

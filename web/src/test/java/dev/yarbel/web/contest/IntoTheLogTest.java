@@ -23,6 +23,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import net.ttddyy.dsproxy.QueryCountHolder;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -251,5 +252,24 @@ class IntoTheLogTest {
                 .extracting(done -> done.set().lift().key() + " "
                         + done.set().load().kilograms() + " x" + done.set().reps())
                 .containsExactly("log-press 100.0 x8", "yoke-walk 300.0 x1");
+    }
+
+    /** Each set is written by itself, but nothing is read for each. */
+    @Test
+    void writingMoreAttemptsReadsNoMoreOften() throws Exception {
+        lifted(1, 150, Outcome.EASY);
+        long one = reads();
+        hold();
+        lifted(1, 150, Outcome.EASY);
+        lifted(2, 155, Outcome.EASY);
+        lifted(3, 160, Outcome.SOLID);
+        assertThat(reads()).isEqualTo(one);
+        assertThat(logged()).hasSize(3);
+    }
+
+    private long reads() throws Exception {
+        QueryCountHolder.clear();
+        write().andExpect(status().is3xxRedirection());
+        return QueryCountHolder.getGrandTotal().getSelect();
     }
 }
