@@ -30,6 +30,13 @@ document.body.dataset.account = "1";
 document.body.dataset.served = "0";
 page.window.scrollTo = () => {};
 page.window.HTMLElement.prototype.scrollIntoView = () => {};
+// the line by which the server says that something moved
+const line = {};
+globalThis.EventSource = page.window.EventSource = class {
+  addEventListener(name, work) {
+    line[name] = work;
+  }
+};
 const { queue } = await import("../js/queue.js");
 await import("../js/floor.js");
 
@@ -199,4 +206,16 @@ test("a set chosen while an earlier one is on its way stays in hand when that is
   await settled();
   assert.equal((await queue.unsent()).length, 0, "it was answered");
   assert.equal(now().dataset.task, "B.1");
+});
+
+test("what somebody else changed is fetched, and then its cards", async () => {
+  const changed = floor(card("A.1", "105 kg"));
+  Object.assign(server, { cut: false, answers: () => ({ status: 200, text: changed }) });
+  line.missed();
+  await settled();
+  assert.equal(now().querySelector(".load").textContent, "105 kg");
+  for (let i = 0; i < 100 && !sent().some((request) => request.address.includes("cards=yes")); i++) {
+    await settled();
+  }
+  assert.deepEqual(sent().map((request) => request.address), ["/floor?day=0&week=1", "/floor?day=0&week=1&cards=yes"]);
 });

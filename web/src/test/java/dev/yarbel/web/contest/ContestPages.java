@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import java.time.LocalDate;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -67,5 +68,19 @@ abstract class ContestPages {
                         .param(club.lifter.id())
                         .query(Long.class)
                         .single();
+    }
+
+    /** The plan of whoever is entered is shaped for the day. */
+    void shape(String entry, LocalDate day) throws Exception {
+        Document toward = page(entry);
+        send(
+                        toward.select(".toward form").attr("action"),
+                        "stamp",
+                        toward.select(".toward [name=stamp]").val(),
+                        "contest",
+                        day.toString(),
+                        "kind",
+                        "CONTEST_SHAPE")
+                .andExpect(status().is3xxRedirection());
     }
 }

@@ -186,15 +186,7 @@ class SeasonTest extends ContestPages {
         String tried = club.url("/season") + "?contest=" + number + "&to=" + end.plusWeeks(2);
         assertThat(page(tried).select("#moving").text()).contains("does not lead to this contest");
 
-        Document toward = page(entry);
-        send(
-                toward.select(".toward form").attr("action"),
-                "stamp",
-                toward.select(".toward [name=stamp]").val(),
-                "contest",
-                end.toString(),
-                "kind",
-                "CONTEST_SHAPE");
+        shape(entry, end);
         Document moving = page(tried);
         assertThat(moving.select("#moving table.bothplans tbody tr")).hasSize(4);
         assertThat(page(contest).select(".facts").text()).doesNotContain("6 Apr");
@@ -219,16 +211,7 @@ class SeasonTest extends ContestPages {
         assertThat(page(contest).select("table.entries tbody").text()).contains("leads to no contest");
 
         send(contest, "name", "Test Open", "rules", "ipf-classic", "on", end.toString());
-        Document toward = page(entry);
-        send(
-                        toward.select(".toward form").attr("action"),
-                        "stamp",
-                        toward.select(".toward [name=stamp]").val(),
-                        "contest",
-                        end.toString(),
-                        "kind",
-                        "CONTEST_SHAPE")
-                .andExpect(status().is3xxRedirection());
+        shape(entry, end);
         assertThat(page(contest).select("table.entries tbody").text()).contains("leads here");
         assertThat(page(entry).select(".toward").text()).contains("leads to this day");
 
