@@ -30,6 +30,7 @@ class CoreLayersTest {
             "practice",
             "estimate",
             "prescription",
+            "exchange",
             "block",
             "progress",
             "session",
