@@ -114,6 +114,7 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case RATINGS -> bias(what, words);
             case DOSE -> words.dose(what);
             case CONTEST -> contest(change.subject().get(0), what, words);
+            case LOG_IMPORTED -> words.say("change.sets", Long.valueOf(what));
             default -> day(what, words);
         };
     }

@@ -29,6 +29,11 @@ class StrengthKeeper {
         book.keepStrength(event.clubId(), event.lifterId());
     }
 
+    @ApplicationModuleListener
+    void on(LogImported event) {
+        book.keepStrength(event.clubId(), event.lifterId());
+    }
+
     @Scheduled(initialDelay = 0, fixedDelay = 1, timeUnit = TimeUnit.HOURS)
     void catchUp() {
         kept.behind().forEach(this::catchUp);

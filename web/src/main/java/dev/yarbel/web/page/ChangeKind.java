@@ -30,6 +30,8 @@ public enum ChangeKind {
     SET_RETASKED(About.LOG, true),
     /** A finished session was opened again. */
     SESSION_REOPENED(About.LOG, false),
+    /** Sessions came from a file, or were taken back. */
+    LOG_IMPORTED(About.LOG, false),
     /** A max was set down, or struck and brought back. */
     MAX(About.NUMBERS, true),
     /** A working max was set without a slip. */
