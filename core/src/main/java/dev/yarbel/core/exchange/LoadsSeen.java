@@ -27,6 +27,7 @@ public final class LoadsSeen {
     private static final Percent LIGHTER_TO = Percent.of(230);
 
     private final Map<Key, TreeMap<LocalDate, Mass>> heaviest = new HashMap<>();
+    private final Set<Slip> above = new HashSet<>();
     private Set<Slip> slips;
 
     private record Key(String lifter, Lift lift) {}
@@ -54,6 +55,11 @@ public final class LoadsSeen {
         return slips.contains(new Slip(key(read), read.day()));
     }
 
+    /** Of a slip: whether it is heavier than its neighbours, so that pounds were taken for kilograms, and not the other way round. */
+    public boolean standsAbove(ReadSet slip) {
+        return isSlip(slip) && above.contains(new Slip(key(slip), slip.day()));
+    }
+
     /** The heaviest of a lift; empty where nothing was. */
     public Optional<Mass> heaviest(Lift lift) {
         return heaviest.entrySet().stream()
@@ -72,8 +78,13 @@ public final class LoadsSeen {
                 }
             }
             around.sort(null);
-            if (around.size() >= FEWEST && standsOut(inOrder.get(at).getValue(), around.get(around.size() / 2))) {
-                slips.add(new Slip(key, inOrder.get(at).getKey()));
+            Mass load = inOrder.get(at).getValue();
+            if (around.size() >= FEWEST && standsOut(load, around.get(around.size() / 2))) {
+                Slip slip = new Slip(key, inOrder.get(at).getKey());
+                slips.add(slip);
+                if (load.isGreaterThan(around.get(around.size() / 2))) {
+                    above.add(slip);
+                }
             }
         }
     }

@@ -3,6 +3,8 @@ package dev.yarbel.web.page;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.sql.Timestamp;
@@ -25,10 +27,13 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.multipart.MultipartHttpServletRequest;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.support.RequestDataValueProcessor;
+import org.springframework.web.util.WebUtils;
 
 /**
  * The same form sent twice acts once: by a double click, a line that broke before the answer came, or a page gone back to.
@@ -224,7 +229,21 @@ class Once implements WebMvcConfigurer, HandlerInterceptor {
                 }
             }
         });
+        MultipartHttpServletRequest sent = WebUtils.getNativeRequest(request, MultipartHttpServletRequest.class);
+        if (sent != null) {
+            new TreeMap<>(sent.getFileMap()).values().forEach(file -> add(digest, file));
+        }
         return Hex.encodeHexString(digest.digest());
+    }
+
+    /** Another file is another form, whatever else is the same. */
+    private static void add(MessageDigest digest, MultipartFile file) {
+        add(digest, file.getName());
+        try (InputStream contents = file.getInputStream()) {
+            DigestUtils.updateDigest(digest, contents);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
     }
 
     private static void add(MessageDigest digest, String text) {

@@ -110,12 +110,17 @@ public class Words {
 
     /** A lift by its name; one of a club's own, which has none in the bundle, by its key put into words. */
     public String lift(Lift lift) {
+        return lift(lift, LocaleContextHolder.getLocale());
+    }
+
+    /** The same in a language that need not be the reader's. */
+    String lift(Lift lift, Locale language) {
         String inWords = lift.key().replaceFirst("^own-", "").replace('-', ' ');
         return messages.getMessage(
                 "lift." + lift.key(),
                 null,
                 inWords.substring(0, 1).toUpperCase(Locale.ROOT) + inWords.substring(1),
-                LocaleContextHolder.getLocale());
+                language);
     }
 
     /**

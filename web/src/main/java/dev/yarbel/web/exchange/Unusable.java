@@ -1,0 +1,23 @@
+package dev.yarbel.web.exchange;
+
+/** A file is no table that could be read, for a reason that the bundle words. */
+final class Unusable extends Exception {
+
+    private static final long serialVersionUID = 1;
+
+    private final transient Object[] parts;
+
+    Unusable(String code, Object... parts) {
+        super(code);
+        this.parts = parts;
+    }
+
+    /** The reason's code behind {@code exchange.error.}. */
+    String code() {
+        return getMessage();
+    }
+
+    Object[] parts() {
+        return parts;
+    }
+}

@@ -1,0 +1,3 @@
+/** What comes in from spreadsheets, and what goes out to them. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster", "kit", "book"})
+package dev.yarbel.web.exchange;
