@@ -130,6 +130,16 @@ class AccessTest {
             entry("POST /lifters/{id}/gyms/{gym}/bar", May.THEIR_COACH),
             entry("POST /lifters/{id}/gym-of-the-day", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/season", May.THEIR_COACH),
+            entry("GET /exchange", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/log.csv", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/log.xlsx", May.WHOEVER_SIGNED_IN),
+            entry("POST /exchange", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/{file}", May.THEIR_COACH),
+            entry("POST /exchange/{file}", May.THEIR_COACH),
+            entry("POST /exchange/{file}/take", May.THEIR_COACH),
+            entry("POST /exchange/{file}/take-back", May.THEIR_COACH),
+            entry("POST /exchange/{file}/again", May.THEIR_COACH),
+            entry("POST /exchange/{file}/remove", May.THEIR_COACH),
             entry("GET /contests", May.ANY_COACH),
             entry("POST /contests", May.ANY_COACH),
             entry("GET /contests/{contest}", May.COACHES_OF_THE_CLUB),
@@ -327,6 +337,7 @@ class AccessTest {
                     "POST /lifters/{id}/book/lifts/{lift}/max",
                     Map.of("kind", "CONTEST", "load", "150", "on", "2026-03-01")),
             entry("POST /lifters/{id}/book/lifts/{lift}/working-max", Map.of("load", "140")),
+            entry("POST /exchange", Map.of("text", "Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5")),
             entry("POST /lifters/{id}/practice", Map.of("lift", "squat", "drawn", "7", "left", "2")),
             entry("POST /lifters/{id}/floor/aches", Map.of("place", "KNEE", "weight", "3")),
             entry(
@@ -407,6 +418,7 @@ class AccessTest {
     /** Something of every kind that an address can name, made by the coach. */
     private void fill() throws Exception {
         long id = club.lifter.id();
+        variables.put("file", clubs.brought(club, "TAKEN"));
         asCoach("/profile/measurements", Map.of("kind", "WAIST", "figure", "80", "on", "2026-03-01"));
         asCoach("/profile/notes", Map.of("kind", "NOTE", "text", "n"));
         asCoach("/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01"));

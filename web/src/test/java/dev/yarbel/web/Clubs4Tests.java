@@ -34,6 +34,10 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.NewLifter;
 import dev.yarbel.web.roster.Roster;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -45,6 +49,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import java.util.zip.GZIPOutputStream;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -104,6 +109,28 @@ public class Clubs4Tests {
                 .param(entry)
                 .update();
         return new TestContest(contest, entry);
+    }
+
+    /** A log that the club's coach brought for its lifter, which is so far. */
+    public long brought(TestClub club, String status) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
+            out.write("Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5\n2024-03-12,Zorbing,50,5\n"
+                    .getBytes(StandardCharsets.UTF_8));
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        long file = jdbc.sql("""
+                        insert into import_file (club_id, account_id, brought_at, name, encoding, separator, sheets, rows, lifter_id, status,
+                          status_at, sets, days)
+                        values (?, ?, now(), 'log.csv', 'UTF-8', ',', '{""}', '{3}', ?, ?, now(), 1, 1) returning id""")
+                .params(club.lifter.clubId(), club.coach.accountId(), club.lifter.id(), status)
+                .query(Long.class)
+                .single();
+        jdbc.sql("insert into import_part (club_id, import_id, sheet, part, rows) values (?, ?, 0, 0, ?)")
+                .params(club.lifter.clubId(), file, packed.toByteArray())
+                .update();
+        return file;
     }
 
     /** The opener of a contest is made. */

@@ -204,6 +204,10 @@ class FuzzTest {
                 "/calls/answered",
                 "/calls/rules",
                 "/calls/judged",
+                "/exchange",
+                "/exchange/" + clubs.brought(club, "OPEN"),
+                "/exchange/" + clubs.brought(club, "TAKEN"),
+                "/exchange/" + clubs.brought(club, "TAKEN_BACK"),
                 "/me",
                 "/me/second-factor")) {
             collect(coach, page, forms);

@@ -37,6 +37,7 @@ class PageCostTest {
     private Clubs4Tests.TestContest held;
     private Clubs4Tests.TestContest ahead;
     private Clubs4Tests.TestContest games;
+    private long brought;
     private Cookie cookie;
 
     @BeforeEach
@@ -45,6 +46,7 @@ class PageCostTest {
         held = clubs.contest(club);
         ahead = clubs.contest(club, 14);
         games = clubs.games(club);
+        brought = clubs.brought(club, "OPEN");
         cookie = signedIn(club.coachName());
     }
 
@@ -70,6 +72,8 @@ class PageCostTest {
             "/calls/rules",
             "/calls/judged",
             "/kit/" + club.gym,
+            "/exchange",
+            "/exchange/" + brought,
             "/contests",
             contest,
             contest + "/day",

@@ -441,7 +441,7 @@ public final class LogTable {
         if (text.isEmpty() || text.equals("0") || text.equals("-")) {
             return Optional.empty();
         }
-        if (!text.matches("\\d{1,4}(?:[.,]\\d{1,2})?")) {
+        if (!text.matches("\\d{1,4}(?:[.,]\\d{1,3})?")) {
             row.trouble(holds, Trouble.Kind.UNREADABLE_EXTENT, row.text(holds));
             return Optional.empty();
         }

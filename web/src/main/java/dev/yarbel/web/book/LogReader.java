@@ -31,13 +31,17 @@ import org.springframework.stereotype.Component;
 @Component
 class LogReader {
 
+    /** What {@link #lifted} reads of a set. */
+    static final String SET = """
+            l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
+              l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.done_as,
+              l.set_up, l.reps_seen, l.coach_reps_seen, l.proof\s""";
+
     private static final String ROWS = """
             select s.id, l.id as set_id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.planned,
               s.sleep_rating, s.fatigue_rating, s.stress_rating, s.soreness_rating, s.joints_rating,
               s.effort_rating, s.minutes, s.count_said, s.coach_note as session_note,
-              l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
-              l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.done_as,
-              l.set_up, l.reps_seen, l.coach_reps_seen, l.proof
+            """ + SET + """
             from training_session s left join logged_set l on l.session_id = s.id and l.club_id = s.club_id
             where s.club_id = ? and s.lifter_id = ?\s""";
 
@@ -186,14 +190,7 @@ class LogReader {
             do {
                 String task = rows.getString("task");
                 if (task != null) {
-                    sets.add(new DoneSet(
-                            TaskKey.parse(task),
-                            new LiftedSet(
-                                    lifts.computeIfAbsent(rows.getString("lift"), Lift::new),
-                                    Mass.of(rows.getBigDecimal("load"), MassUnit.KG),
-                                    rows.getInt("reps"),
-                                    efforts.computeIfAbsent(rows.getString("effort"), Effort::parse),
-                                    DetailColumns.details(rows))));
+                    sets.add(lifted(rows, lifts, efforts));
                     times.add(rows.getTimestamp("logged_at").toInstant());
                 }
                 more = rows.next();
@@ -201,6 +198,23 @@ class LogReader {
             logs.add(session.with(sets, times));
         }
         return logs;
+    }
+
+    /**
+     * The set of a row.
+     *
+     * @param lifts those read before, by their keys
+     * @param efforts those read before, by their codes
+     */
+    static DoneSet lifted(ResultSet row, Map<String, Lift> lifts, Map<String, Effort> efforts) throws SQLException {
+        return new DoneSet(
+                TaskKey.parse(row.getString("task")),
+                new LiftedSet(
+                        lifts.computeIfAbsent(row.getString("lift"), Lift::new),
+                        Mass.of(row.getBigDecimal("load"), MassUnit.KG),
+                        row.getInt("reps"),
+                        efforts.computeIfAbsent(row.getString("effort"), Effort::parse),
+                        DetailColumns.details(row)));
     }
 
     private static SessionLog session(long id, ResultSet row) throws SQLException {

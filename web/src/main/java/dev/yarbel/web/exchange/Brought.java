@@ -230,7 +230,7 @@ class Brought {
         Set<String> twice = new HashSet<>();
         for (LifterCard card : lifters) {
             String whole = Plain.of(card.name());
-            for (String name : Set.of(whole, whole.split(" ")[0])) {
+            for (String name : new HashSet<>(List.of(whole, whole.split(" ")[0]))) {
                 if (names.putIfAbsent(name, card.id()) != null) {
                     twice.add(name);
                 }

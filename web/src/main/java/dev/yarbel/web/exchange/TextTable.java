@@ -17,6 +17,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -36,6 +37,9 @@ record TextTable(Path file, Charset encoding, int mark, char separator, boolean 
     private static final int LINES = 40;
     private static final int LONGEST_CELL = 4000;
     private static final int MOST_COLUMNS = 400;
+    /** A sign before what a spreadsheet would take for a formula says that it is text. */
+    private static final Pattern MARKED = Pattern.compile("(?s)'[=+\\-@].*");
+
     private static final String SAYS = "sep=";
 
     static TextTable of(Path file) throws IOException, Unusable {
@@ -184,6 +188,7 @@ record TextTable(Path file, Charset encoding, int mark, char separator, boolean 
     static String cell(String text) {
         String visible = text.replace('\u00a0', ' ')
                 .replaceAll("[\\p{Cntrl}&&[^\\n\\t]]|[\\u200b\\u200e\\u200f\\u202a-\\u202e\\ufeff]", "");
-        return visible.length() > LONGEST_CELL ? visible.substring(0, LONGEST_CELL) : visible.strip();
+        String shown = visible.length() > LONGEST_CELL ? visible.substring(0, LONGEST_CELL) : visible.strip();
+        return MARKED.matcher(shown).matches() ? shown.substring(1) : shown;
     }
 }

@@ -7,22 +7,36 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
+import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.poi.ss.usermodel.Cell;
+import org.apache.poi.ss.usermodel.CellType;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.xssf.usermodel.XSSFSheet;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.awaitility.Awaitility;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -367,5 +381,99 @@ class ExchangeTest {
                         .query(Long.class)
                         .single())
                 .isZero();
+    }
+
+    // ---- out
+
+    private byte[] out(RequestPostProcessor who, String address, String language) throws Exception {
+        MockHttpServletResponse answer = mvc.perform(get(address).with(who).header("Accept-Language", language))
+                .andReturn()
+                .getResponse();
+        assertThat(answer.getStatus()).isEqualTo(200);
+        return answer.getContentAsByteArray();
+    }
+
+    /** Everything a log may hold goes out, and comes back to the same sets. */
+    @ParameterizedTest
+    @CsvSource({"csv, en", "xlsx, en", "csv, de", "xlsx, de"})
+    void whatIsTakenAlongIsReadBackToTheSameSets(String form, String language) throws Exception {
+        String own = """
+                Date,Exercise,Weight,Reps,RPE,Failed,Type,Note,Seconds,Distance
+                2024-03-12,Squat,60,5,easy,,warm-up,,,
+                2024-03-12,Squat,142.5,5,8.5,,,"=HYPERLINK(""x""), ""quoted"" there",,
+                2024-03-12,Squat,150,0,,yes,,-3 days of sleep,,
+                2024-03-14,Farmer's walk,100,1,,,,"two
+                lines",12.5,20
+                2024-03-14,Pull-ups,bw,8,,,,,,
+                """;
+        String address = bring(own);
+        take(address);
+        List<String> sets = log();
+        assertThat(sets).hasSize(5);
+        byte[] file = out(club.asCoach(), "/exchange/log." + form + "?lifter=" + club.lifter.id(), language);
+        mvc.perform(post(address + "/take-back").with(club.asCoach()).with(csrf()));
+        assertThat(log()).isEmpty();
+        String again = bring(club.asCoach(), "log." + form, file, "");
+        Document page = page(again);
+        assertThat(page.select(".troublelines tbody tr").eachText()).isEmpty();
+        take(again);
+        assertThat(log()).isEqualTo(sets);
+        List<DoneSet> done = book.standing(club.lifter, LocalDate.of(2020, 1, 1)).log().stream()
+                .filter(session -> session.date().getYear() == 2024)
+                .flatMap(session -> session.sets().stream())
+                .toList();
+        assertThat(done.get(0).task().warmUp()).isTrue();
+        assertThat(done.get(1).set().details().note()).contains("=HYPERLINK(\"x\"), \"quoted\" there");
+        assertThat(done.get(2).set().details().note()).contains("-3 days of sleep");
+        assertThat(done.get(3).set().details().time()).contains(Duration.ofMillis(12_500));
+        assertThat(done.get(3).set().details().distance()).contains(Length.ofCm(2000));
+    }
+
+    @Test
+    void otherLibrariesReadWhatIsTakenAlongAndNothingInItIsAFormula() throws Exception {
+        take(bring("Date,Exercise,Weight,Reps,Notes\n2024-03-12,Squat,140,5,=1+1\n2024-03-12,Squat,140,5,@SUM(A1)\n"));
+        String address = "/exchange/log.csv?lifter=" + club.lifter.id();
+        String csv = new String(out(club.asCoach(), address, "en"), StandardCharsets.UTF_8);
+        assertThat(csv).startsWith("\ufeff");
+        List<CSVRecord> rows = CSVParser.parse(
+                        csv.substring(1),
+                        CSVFormat.RFC4180
+                                .builder()
+                                .setHeader()
+                                .setSkipHeaderRecord(true)
+                                .get())
+                .getRecords();
+        assertThat(rows).extracting(row -> row.get("Note")).contains("'=1+1", "'@SUM(A1)");
+        assertThat(rows)
+                .allSatisfy(row -> row.forEach(
+                        cell -> assertThat(cell).doesNotStartWith("=").doesNotStartWith("@")));
+        byte[] xlsx = out(club.asCoach(), address.replace("csv", "xlsx"), "en");
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(xlsx))) {
+            XSSFSheet sheet = book.getSheetAt(0);
+            assertThat(sheet.getLastRowNum()).isEqualTo(rows.size());
+            for (Row row : sheet) {
+                for (Cell cell : row) {
+                    assertThat(cell.getCellType()).isNotEqualTo(CellType.FORMULA);
+                }
+            }
+            assertThat(sheet.getRow(1).getCell(3).getCellType()).isEqualTo(CellType.NUMERIC);
+        }
+    }
+
+    @Test
+    void nobodyTakesAnothersLogAlong() throws Exception {
+        String address = "/exchange/log.csv?lifter=" + club.lifter.id();
+        assertThat(mvc.perform(get(address).with(clubs.club().asCoach()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
+        assertThat(mvc.perform(get(address).with(club.asOtherLifter()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
+        String own = new String(out(club.asOtherLifter(), "/exchange/log.csv", "en"), StandardCharsets.UTF_8);
+        assertThat(own).doesNotContain(club.lifter.name() + ",");
     }
 }
