@@ -4,13 +4,17 @@ import dev.yarbel.web.page.ContentPolicy;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.Filter;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.eclipse.jetty.http.HttpException;
 import org.eclipse.jetty.http.HttpHeader;
 import org.eclipse.jetty.http.HttpStatus;
 import org.eclipse.jetty.http.MimeTypes;
+import org.eclipse.jetty.http.MultiPartConfig;
 import org.eclipse.jetty.io.Connection;
 import org.eclipse.jetty.io.Content;
 import org.eclipse.jetty.server.Connector;
@@ -43,15 +47,25 @@ class WebServer {
     /** The most that is taken of a form, in bytes. */
     static final int MOST_OF_A_FORM = 1024 * 1024;
 
+    /** The most that is taken of a form with a file, in bytes, where files are brought. */
+    static final int MOST_OF_A_FILE = 62 * 1024 * 1024;
+
+    /** So many files are on their way at once; who comes then is asked to come again. */
+    static final int FILES_AT_ONCE = 8;
+
     private static final int MOST_FIELDS = 4000;
     /** How long a request may be on its way, and how long a new line may say nothing of use. */
     private static final Duration WHOLE_BODY = Duration.ofSeconds(30);
+
+    /** A file of years on a poor line. */
+    private static final Duration WHOLE_FILE = Duration.ofMinutes(5);
 
     private static final Duration FIRST_HEADERS = Duration.ofSeconds(15);
     /** How long somebody at the door waits for their turn, and how many wait. */
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(60);
 
     private static final int MOST_WAITING = 500;
+    private static final int MOST_PARTS = 20;
 
     /** Says so on our own page, before anything else looks at the request. */
     @Bean
@@ -82,11 +96,36 @@ class WebServer {
         EagerContentHandler whole = new EagerContentHandler(
                 new Arrived(fewHash),
                 new EagerContentHandler.FormContentLoaderFactory(MOST_FIELDS, MOST_OF_A_FORM),
+                new EagerContentHandler.MultiPartContentLoaderFactory(onDisk()),
                 new EagerContentHandler.RetainedContentLoaderFactory(-1, -1, false));
         server.setHandler(new OnItsWay(whole));
         for (Connector connector : server.getConnectors()) {
             connector.addEventListener(new SilentLines(connector.getScheduler()));
         }
+    }
+
+    /** What comes of a file waits on the disk until all of it is here. */
+    private static MultiPartConfig onDisk() {
+        return new MultiPartConfig.Builder()
+                .location(Path.of(System.getProperty("java.io.tmpdir")))
+                .maxParts(MOST_PARTS)
+                .maxSize(MOST_OF_A_FILE)
+                .maxPartSize(MOST_OF_A_FILE)
+                .maxMemoryPartSize(MOST)
+                .useFilesForPartsWithoutFileName(true)
+                .build();
+    }
+
+    /** Whether a request brings a file to where files are brought. */
+    private static boolean brings(Request request) {
+        return request.getMethod().equals("POST")
+                && Request.getPathInContext(request).equals("/exchange")
+                && isOfType(request, MimeTypes.Type.MULTIPART_FORM_DATA);
+    }
+
+    private static boolean isOfType(Request request, MimeTypes.Type type) {
+        String sent = request.getHeaders().get(HttpHeader.CONTENT_TYPE);
+        return sent != null && sent.toLowerCase(Locale.ROOT).startsWith(type.asString());
     }
 
     /** Whether a request may make the application hash a password. */
@@ -107,6 +146,8 @@ class WebServer {
     /** Refuses what is too large, and ends what does not come to its end in time. */
     private static final class OnItsWay extends Handler.Wrapper {
 
+        private final AtomicInteger files = new AtomicInteger();
+
         OnItsWay(Handler next) {
             super(next);
         }
@@ -123,6 +164,13 @@ class WebServer {
             if (request.getLength() == 0) {
                 return super.handle(request, response, callback);
             }
+            boolean brings = brings(request);
+            if (brings && files.incrementAndGet() > FILES_AT_ONCE) {
+                files.decrementAndGet();
+                response.getHeaders().put(HttpHeader.RETRY_AFTER, "30");
+                Response.writeError(request, response, callback, HttpStatus.SERVICE_UNAVAILABLE_503);
+                return true;
+            }
             Scheduler.Task deadline = request.getComponents()
                     .getScheduler()
                     .schedule(
@@ -130,27 +178,32 @@ class WebServer {
                                     .getConnection()
                                     .getEndPoint()
                                     .close(),
-                            WHOLE_BODY.toMillis(),
+                            (brings ? WHOLE_FILE : WHOLE_BODY).toMillis(),
                             TimeUnit.MILLISECONDS);
             request.setAttribute(DEADLINE, deadline);
-            Callback done = Callback.from(callback, deadline::cancel);
+            AtomicBoolean over = new AtomicBoolean();
+            Runnable end = () -> {
+                deadline.cancel();
+                if (brings && !over.getAndSet(true)) {
+                    files.decrementAndGet();
+                }
+            };
             try {
-                boolean handled = super.handle(new Counted(request, most), response, done);
+                boolean handled = super.handle(new Counted(request, most), response, Callback.from(callback, end));
                 if (!handled) {
-                    deadline.cancel();
+                    end.run();
                 }
                 return handled;
             } catch (Throwable fault) {
-                deadline.cancel();
+                end.run();
                 throw fault;
             }
         }
 
         private static long mostOf(Request request) {
-            String type = request.getHeaders().get(HttpHeader.CONTENT_TYPE);
-            return type != null && type.toLowerCase(Locale.ROOT).startsWith(MimeTypes.Type.FORM_ENCODED.asString())
-                    ? MOST_OF_A_FORM
-                    : MOST;
+            return brings(request)
+                    ? MOST_OF_A_FILE
+                    : isOfType(request, MimeTypes.Type.FORM_ENCODED) ? MOST_OF_A_FORM : MOST;
         }
     }
 

@@ -55,7 +55,28 @@ class Pictures {
             browser.picture(FOLDER.resolve("calls.png"));
             contest(browser);
             floor(browser);
+            exchange(browser);
         }
+    }
+
+    /** A log that is brought along with slips of the pen, before anything of it is written. */
+    private void exchange(Browser browser) {
+        browser.desk().signIn("bryn", "harbour-light").open("/exchange?lifter=1");
+        browser.type("textarea[name=text]", """
+                Date,Exercise,Weight (kg),Reps,RPE
+                2024-03-12,Back squat,140,5,7.5
+                2024-03-12,Back squat,150,5,8.25
+                2024-03-14,Bench,100,5,8
+                2024-03-14,Bench,102.5,5,8.5
+                2024-03-15,Back squat,320,5,8
+                2024-03-19,Back squat,147.5,5,8
+                2024-03-21,Squta,150,3,9
+                2024-03-21,Sled pull,60,12,
+                2024-03-23,RDL,#REF!,8,7
+                """);
+        browser.click("form.bring button[type=submit]");
+        browser.waitForText(".result", "sets");
+        browser.picture(FOLDER.resolve("exchange.png"));
     }
 
     /** One who is to reach a total, the warm-up room, strongman, and the day under way on a phone. */
@@ -63,9 +84,6 @@ class Pictures {
         browser.open("/contests/2").click("table.entries a");
         browser.waitForText("h1", "Attempts");
         browser.picture(FOLDER.resolve("attempts.png"));
-        browser.open("/lifters/4/season?contest=3&to=" + TestSettings.TODAY.plusDays(92) + "#moving");
-        browser.waitForText("table.bothplans", "contest");
-        browser.picture(FOLDER.resolve("peak.png"));
         browser.open("/contests/1/warm-up?lift=deadlift");
         browser.waitForText(".nowdo .big", "in");
         browser.picture(FOLDER.resolve("warm-up.png"));

@@ -92,6 +92,59 @@ class WebServerTest {
         }
     }
 
+    private static final String FILE = "multipart/form-data; boundary=b";
+
+    @Test
+    void aFileMayBeLargerWhereFilesAreBroughtAndNowhereElse() throws Exception {
+        String much = "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"log.csv\"\r\n\r\n"
+                + "Date,Exercise\n".repeat(200_000) + "\r\n--b--\r\n";
+        try (Socket line = open(head("/exchange", FILE, much.length()) + much)) {
+            line.setSoTimeout(10_000);
+            assertThat(first(line))
+                    .as("looked at, and refused for want of its token")
+                    .startsWith("HTTP/1.1 403");
+        }
+        for (String path : List.of("/theme", "/exchange/1", "/exchange/../theme")) {
+            try (Socket line = open(head(path, FILE, WebServer.MOST + 1))) {
+                line.setSoTimeout(5000);
+                assertThat(first(line)).as(path).startsWith("HTTP/1.1 4");
+            }
+        }
+        try (Socket line = open(head("/exchange", FILE, WebServer.MOST_OF_A_FILE + 1L))) {
+            line.setSoTimeout(5000);
+            assertThat(first(line)).startsWith("HTTP/1.1 413");
+        }
+    }
+
+    @Test
+    void soManyFilesAreOnTheirWayAtOnceAndNoMore() throws Exception {
+        List<Socket> slow = new ArrayList<>();
+        try {
+            for (int i = 0; i < WebServer.FILES_AT_ONCE; i++) {
+                slow.add(open(head("/exchange", FILE, 1000) + "--b\r\n"));
+            }
+            await().untilAsserted(() -> {
+                try (Socket line = open(head("/exchange", FILE, 1000) + "--b\r\n")) {
+                    line.setSoTimeout(5000);
+                    assertThat(first(line)).startsWith("HTTP/1.1 503");
+                }
+            });
+            assertThat(get("/sign-in").statusCode()).isEqualTo(200);
+        } finally {
+            for (Socket line : slow) {
+                line.close();
+            }
+        }
+        // those that ended make room
+        await().untilAsserted(() -> {
+            String whole = "--b\r\nContent-Disposition: form-data; name=\"text\"\r\n\r\nx\r\n--b--\r\n";
+            try (Socket line = open(head("/exchange", FILE, whole.length()) + whole)) {
+                line.setSoTimeout(5000);
+                assertThat(first(line)).startsWith("HTTP/1.1 403");
+            }
+        });
+    }
+
     @Test
     void aFormMayBeLargerThanOtherThings() throws Exception {
         String much = "theme=" + "x".repeat(WebServer.MOST * 2);

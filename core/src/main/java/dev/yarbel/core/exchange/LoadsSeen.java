@@ -43,7 +43,7 @@ public final class LoadsSeen {
     }
 
     private static Key key(ReadSet read) {
-        return new Key(Plain.of(read.lifter()), read.set().lift());
+        return new Key(read.lifter(), read.set().lift());
     }
 
     /** Whether what was lifted of a lift on a day looks as if it was written in the other unit. */
@@ -79,7 +79,10 @@ public final class LoadsSeen {
             }
             around.sort(null);
             Mass load = inOrder.get(at).getValue();
-            if (around.size() >= FEWEST && standsOut(load, around.get(around.size() / 2))) {
+            // of an even number two are in the middle, and one of them may be the slip
+            if (around.size() >= FEWEST
+                    && standsOut(load, around.get((around.size() - 1) / 2))
+                    && standsOut(load, around.get(around.size() / 2))) {
                 Slip slip = new Slip(key, inOrder.get(at).getKey());
                 slips.add(slip);
                 if (load.isGreaterThan(around.get(around.size() / 2))) {

@@ -17,6 +17,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -34,6 +35,7 @@ import java.util.regex.Pattern;
  */
 public final class LogTable {
 
+    private static final Effort UNRATED = new Effort.Unrated();
     private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
     private static final int MOST_SETS = 50;
     private static final int MOST_LIFTS_A_DAY = 26;
@@ -65,6 +67,10 @@ public final class LogTable {
     private String liftAbove = "";
     private String weekdayAbove = "";
     private final Map<Held, Map<Lift, Integer>> counted = new HashMap<>();
+    /** Where each thing stands, −1 where it does not. */
+    private final int[] places = new int[Holds.values().length];
+    /** The days of a long table come again and again. */
+    private final Map<String, Optional<LocalDate>> days = new HashMap<>();
 
     private record Held(String lifter, LocalDate day) {}
 
@@ -86,6 +92,14 @@ public final class LogTable {
         this.lifts = lifts;
         this.lifters = lifters;
         this.latest = latest;
+        Arrays.fill(places, -1);
+        for (int at = layout.columns().size() - 1; at >= 0; at--) {
+            places[layout.columns().get(at).holds().ordinal()] = at;
+        }
+    }
+
+    private boolean has(Holds holds) {
+        return places[holds.ordinal()] >= 0;
     }
 
     /** A row in hand. */
@@ -102,12 +116,7 @@ public final class LogTable {
         }
 
         int at(Holds holds) {
-            for (int at = 0; at < layout.columns().size(); at++) {
-                if (layout.columns().get(at).holds() == holds) {
-                    return at;
-                }
-            }
-            return -1;
+            return places[holds.ordinal()];
         }
 
         String text(Holds holds) {
@@ -138,7 +147,7 @@ public final class LogTable {
         String day = row.text(Holds.DAY);
         if (!day.isEmpty()
                 && !day.equals(dayAbove)
-                && layout.has(Holds.LIFT)
+                && has(Holds.LIFT)
                 && row.text(Holds.LIFT).isEmpty()) {
             // another day begins with a lift of its own
             liftAbove = "";
@@ -178,14 +187,14 @@ public final class LogTable {
             row.trouble(Holds.LIFT, Trouble.Kind.UNKNOWN_LIFT, liftAbove);
             return;
         }
-        if (layout.has(Holds.LIFTER) && (lifterAbove.isEmpty() || !lifters.test(lifterAbove))) {
+        if (has(Holds.LIFTER) && (lifterAbove.isEmpty() || !lifters.test(lifterAbove))) {
             row.trouble(
                     Holds.LIFTER,
                     lifterAbove.isEmpty() ? Trouble.Kind.NO_LIFTER : Trouble.Kind.UNKNOWN_LIFTER,
                     lifterAbove);
             return;
         }
-        if (layout.has(Holds.REPS)) {
+        if (has(Holds.REPS)) {
             cell(row, row.at(Holds.REPS), lift.get());
         }
         for (int at = 0; at < layout.columns().size(); at++) {
@@ -221,6 +230,7 @@ public final class LogTable {
     private String shown(Row row, int at, Trouble.Kind kind) {
         return switch (kind) {
             case UNREADABLE_DAY, DAY_WITHOUT_YEAR, DAY_TO_COME, DAY_TOO_EARLY -> dayAbove;
+            case SPREADSHEET_ERROR -> ERROR.matcher(row.text(at)).find() ? row.text(at) : row.text(Holds.LOAD);
             case UNREADABLE_LOAD, LOAD_OUT_OF_RANGE, THOUSANDS ->
                 row.text(Holds.LOAD).isEmpty() ? row.text(at) : row.text(Holds.LOAD);
             case UNREADABLE_SETS -> row.text(Holds.SETS).isEmpty() ? row.text(at) : row.text(Holds.SETS);
@@ -247,7 +257,7 @@ public final class LogTable {
         if (dayAbove.isEmpty()) {
             throw new Unclear(Trouble.Kind.NO_DAY);
         }
-        Optional<LocalDate> day = DayText.read(dayAbove, layout.order());
+        Optional<LocalDate> day = days.computeIfAbsent(dayAbove, text -> DayText.read(text, layout.order()));
         if (day.isEmpty()) {
             throw new Unclear(
                     DayText.lacksYear(dayAbove) ? Trouble.Kind.DAY_WITHOUT_YEAR : Trouble.Kind.UNREADABLE_DAY);
@@ -369,7 +379,7 @@ public final class LogTable {
             row.sets.add(new ReadSet(
                     row.line,
                     at,
-                    layout.has(Holds.LIFTER) ? lifterAbove : "",
+                    has(Holds.LIFTER) ? lifterAbove : "",
                     day,
                     new LiftedSet(lift, load, reps, effort, details),
                     isWarmUp(row),
@@ -397,6 +407,9 @@ public final class LogTable {
         }
         boolean left = row.text(Holds.RATING).isEmpty();
         Holds from = left ? Holds.LEFT : Holds.RATING;
+        if (row.text(from).isEmpty()) {
+            return UNRATED;
+        }
         try {
             return left ? RatingText.left(row.text(from)) : RatingText.rating(row.text(from));
         } catch (Unclear unreadable) {
@@ -406,11 +419,13 @@ public final class LogTable {
     }
 
     private static boolean isMissed(Row row) {
-        return !MADE.matcher(Plain.of(row.text(Holds.MISSED))).matches();
+        return !row.text(Holds.MISSED).isEmpty()
+                && !MADE.matcher(Plain.of(row.text(Holds.MISSED))).matches();
     }
 
     private static boolean isWarmUp(Row row) {
-        String type = Plain.of(row.text(Holds.WARM_UP));
+        String text = row.text(Holds.WARM_UP);
+        String type = text.isEmpty() ? text : Plain.of(text);
         return !NO.matcher(type).matches() && WARM_UP.matcher(type).matches();
     }
 
@@ -437,6 +452,9 @@ public final class LogTable {
     }
 
     private static Optional<BigDecimal> positive(Row row, Holds holds, String unit) {
+        if (row.text(holds).isEmpty()) {
+            return Optional.empty();
+        }
         String text = row.text(holds).toLowerCase(Locale.ROOT).replaceFirst("\\s*" + unit + "\\.?$", "");
         if (text.isEmpty() || text.equals("0") || text.equals("-")) {
             return Optional.empty();
@@ -450,8 +468,8 @@ public final class LogTable {
 
     /** A session has so many lifts, and a lift so many sets. */
     private void count(LocalDate day, Lift lift) throws Unclear {
-        Map<Lift, Integer> ofDay = counted.computeIfAbsent(
-                new Held(layout.has(Holds.LIFTER) ? lifterAbove : "", day), held -> new HashMap<>());
+        Map<Lift, Integer> ofDay =
+                counted.computeIfAbsent(new Held(has(Holds.LIFTER) ? lifterAbove : "", day), held -> new HashMap<>());
         if (ofDay.merge(lift, 1, Integer::sum) > MOST_SETS_A_LIFT || ofDay.size() > MOST_LIFTS_A_DAY) {
             throw new Unclear(Trouble.Kind.TOO_MANY);
         }

@@ -176,6 +176,9 @@ class LogTableTest {
         assertThat(sets).isEmpty();
         assertThat(kinds()).containsExactly(kind);
         assertThat(troubles.get(0).line()).isEqualTo(2);
+        if (kind == Trouble.Kind.SPREADSHEET_ERROR) {
+            assertThat(troubles.get(0).text()).startsWith("#");
+        }
     }
 
     @Test
@@ -298,6 +301,19 @@ class LogTableTest {
         LoadsSeen seen = new LoadsSeen();
         sets.forEach(seen::add);
         assertThat(sets).filteredOn(seen::isSlip).extracting(ReadSet::line).containsExactly(3);
+    }
+
+    @Test
+    void amongThreeDaysTheOneThatStandsOutIsTheSlipAndItsNeighboursAreNot() {
+        for (String heavy : List.of("320", "66")) {
+            sets.clear();
+            read("Date|Exercise|Weight|Reps\n2024-03-12|Squat|150|5\n2024-03-14|Squat|" + heavy
+                    + "|5\n2024-03-19|Squat|147.5|5\n");
+            LoadsSeen seen = new LoadsSeen();
+            sets.forEach(seen::add);
+            assertThat(sets).filteredOn(seen::isSlip).extracting(ReadSet::line).containsExactly(3);
+            assertThat(seen.standsAbove(sets.get(1))).isEqualTo(heavy.equals("320"));
+        }
     }
 
     @Test

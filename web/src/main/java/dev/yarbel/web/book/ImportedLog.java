@@ -18,7 +18,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import org.apache.commons.csv.CSVFormat;
@@ -42,6 +44,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class ImportedLog {
 
     private static final int SESSIONS_AT_ONCE = 1000;
+    private static final int MANY = 1000;
+    private static final int PATIENCE_MILLIS = 300_000;
 
     private final JdbcTemplate jdbc;
     private final Ledger ledger;
@@ -88,16 +92,13 @@ public class ImportedLog {
                 insert into training_session (club_id, lifter_id, held_on, started_at, finished_at, import_id)
                 select distinct ?::bigint, lifter_id, held_on, (held_on + time '12:00') at time zone ?, (held_on + time '12:00') at time zone ?, ?::bigint
                 from fresh order by lifter_id, held_on""", who.clubId(), who.zone().getId(), who.zone().getId(), importId);
-        List<Long> sessions = jdbc.queryForList(
-                "select id from training_session where club_id = ? and import_id = ? order by id",
-                Long.class,
-                who.clubId(),
-                importId);
-        for (int from = 0; from < sessions.size(); from += SESSIONS_AT_ONCE) {
-            int to = Math.min(sessions.size(), from + SESSIONS_AT_ONCE) - 1;
-            done.accept(write(who.clubId(), importId, sessions.get(from), sessions.get(to)));
-        }
-        tell(who, importId, file, true);
+        inPieces(who.clubId(), importId, (from, to) -> done.accept(write(who.clubId(), importId, from, to)));
+        Map<Long, Long> came = new TreeMap<>();
+        jdbc.query("select lifter_id, count(*) as sets from fresh group by lifter_id", row -> {
+            came.put(row.getLong("lifter_id"), row.getLong("sets"));
+        });
+        count(taken.sets());
+        tell(who, file, came, true);
         return taken;
     }
 
@@ -120,36 +121,72 @@ public class ImportedLog {
      */
     @Transactional
     public int takeBack(Person who, long importId, String file) {
-        tell(who, importId, file, false);
-        int sets = jdbc.update("delete from logged_set where club_id = ? and import_id = ?", who.clubId(), importId);
-        jdbc.update("""
-                delete from training_session s where club_id = ? and import_id = ?
-                  and not exists (select from logged_set l where l.club_id = s.club_id and l.session_id = s.id)""", who.clubId(), importId);
-        return sets;
+        jdbc.execute((ConnectionCallback<Void>) ImportedLog::giveTime);
+        Map<Long, Long> gone = new TreeMap<>();
+        inPieces(who.clubId(), importId, (from, to) -> {
+            jdbc.query(
+                    """
+                    with gone as (
+                      delete from logged_set where club_id = ? and import_id = ? and session_id between ? and ? returning session_id)
+                    select s.lifter_id, count(*) as sets from gone join training_session s on s.id = gone.session_id group by s.lifter_id""",
+                    row -> {
+                        gone.merge(row.getLong("lifter_id"), row.getLong("sets"), Long::sum);
+                    },
+                    who.clubId(),
+                    importId,
+                    from,
+                    to);
+            jdbc.update("""
+                    delete from training_session s where club_id = ? and import_id = ? and id between ? and ?
+                      and not exists (select from logged_set l where l.club_id = s.club_id and l.session_id = s.id)""", who.clubId(), importId, from, to);
+        });
+        tell(who, file, gone, false);
+        return gone.values().stream().mapToInt(Long::intValue).sum();
+    }
+
+    /** Those who read next find their way by how much there is now, without waiting for the server to notice. */
+    private void count(int sets) {
+        if (sets > MANY) {
+            jdbc.execute("analyze training_session");
+            jdbc.execute("analyze logged_set");
+        }
+    }
+
+    private interface Piece {
+        void of(long fromSession, long toSession);
+    }
+
+    /** The sessions of an import, some at a time. */
+    private void inPieces(long clubId, long importId, Piece piece) {
+        List<Long> sessions = jdbc.queryForList(
+                "select id from training_session where club_id = ? and import_id = ? order by id",
+                Long.class,
+                clubId,
+                importId);
+        for (int from = 0; from < sessions.size(); from += SESSIONS_AT_ONCE) {
+            piece.of(sessions.get(from), sessions.get(Math.min(sessions.size(), from + SESSIONS_AT_ONCE) - 1));
+        }
     }
 
     /** The ledger of each lifter says what came or went, and what is believed of them is worked out anew. */
-    private void tell(Person who, long importId, String file, boolean came) {
-        jdbc.query("""
-                select s.lifter_id, count(*) as sets from training_session s join logged_set l on l.club_id = s.club_id and l.session_id = s.id
-                where s.club_id = ? and l.import_id = ? group by s.lifter_id order by s.lifter_id""", (row, at) -> List.of(row.getLong("lifter_id"), row.getLong("sets")), who.clubId(), importId)
-                .forEach(lifter -> {
-                    String sets = String.valueOf(lifter.get(1));
-                    ledger.write(
-                            who,
-                            Optional.of(lifter.get(0)),
-                            ChangeKind.LOG_IMPORTED,
-                            List.of(file),
-                            Optional.empty(),
-                            came ? "" : sets,
-                            came ? sets : "");
-                    events.publishEvent(new LogImported(who.clubId(), lifter.get(0)));
-                });
+    private void tell(Person who, String file, Map<Long, Long> sets, boolean came) {
+        sets.forEach((lifter, count) -> ledger.write(
+                who,
+                Optional.of(lifter),
+                ChangeKind.LOG_IMPORTED,
+                List.of(file),
+                Optional.empty(),
+                came ? "" : count.toString(),
+                came ? count.toString() : ""));
+        if (!sets.isEmpty()) {
+            events.publishEvent(new LogImported(who.clubId(), List.copyOf(sets.keySet())));
+        }
     }
 
     // ---- what arrives, beside what is there
 
     private Taken stage(long clubId, Source source) {
+        jdbc.execute((ConnectionCallback<Void>) ImportedLog::giveTime);
         jdbc.execute("drop table if exists arriving, fresh");
         jdbc.execute("""
                 create temporary table arriving (
@@ -185,6 +222,12 @@ public class ImportedLog {
                 """
                 select (select count(*) from fresh), (select count(*) from (select distinct lifter_id, held_on from fresh) d),
                   (select count(*) from arriving)""", (row, at) -> new Taken(row.getInt(1), row.getInt(2), row.getInt(3) - row.getInt(1)));
+    }
+
+    /** A server that compares half a million sets says nothing for longer than pages wait; the pool sets it back. */
+    private static Void giveTime(Connection connection) throws SQLException {
+        connection.setNetworkTimeout(Runnable::run, PATIENCE_MILLIS);
+        return null;
     }
 
     private static void copy(Connection connection, Source source) throws SQLException {

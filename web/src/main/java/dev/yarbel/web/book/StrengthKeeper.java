@@ -4,8 +4,10 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.modulith.events.ApplicationModuleListener;
+import org.springframework.scheduling.annotation.Async;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Keeps what is believed of a lifter with each session they finish; and once the application has started, and every hour from then on, what another version
@@ -29,9 +31,11 @@ class StrengthKeeper {
         book.keepStrength(event.clubId(), event.lifterId());
     }
 
-    @ApplicationModuleListener
+    /** One lifter after the other, each in a transaction of their own: years of a whole club are no reason for anybody to wait. */
+    @Async
+    @TransactionalEventListener
     void on(LogImported event) {
-        book.keepStrength(event.clubId(), event.lifterId());
+        event.lifterIds().forEach(lifter -> book.keepStrength(event.clubId(), lifter));
     }
 
     @Scheduled(initialDelay = 0, fixedDelay = 1, timeUnit = TimeUnit.HOURS)

@@ -33,6 +33,7 @@ final class Pass {
 
     private final TableReading reading;
     private final Map<String, Optional<Lift>> found = new HashMap<>();
+    private final Map<String, Optional<Long>> lifters = new HashMap<>();
 
     private final Map<Trouble.Kind, Integer> kinds = new EnumMap<>(Trouble.Kind.class);
     private final List<Trouble> troubles = new ArrayList<>();
@@ -61,12 +62,16 @@ final class Pass {
                 : reading.index().find(name).filter(LiftIndex.Match::sure).map(LiftIndex.Match::lift);
     }
 
+    private Optional<Long> lifter(String name) {
+        return lifters.computeIfAbsent(name, reading::lifter);
+    }
+
     private LogTable table() {
         return new LogTable(
                 reading.layout(),
                 reading.catalogue(),
                 this::lift,
-                name -> reading.lifter(name).isPresent(),
+                name -> lifter(name).isPresent(),
                 reading.latest());
     }
 
@@ -103,7 +108,7 @@ final class Pass {
                     read.line(),
                     read.column(),
                     Trouble.Kind.OTHER_UNIT,
-                    read.set().load().toString()));
+                    read.set().load().format(reading.layout().unit(), 2)));
             ImportFile.Slips said = reading.file().slips().orElse(ImportFile.Slips.LEAVE_OUT);
             if (said == ImportFile.Slips.LEAVE_OUT) {
                 return;
@@ -118,7 +123,7 @@ final class Pass {
                 return;
             }
         }
-        Optional<Long> lifter = reading.lifter(read.lifter());
+        Optional<Long> lifter = lifter(read.lifter());
         if (lifter.isEmpty()) {
             return;
         }
