@@ -20,6 +20,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
@@ -150,6 +151,16 @@ public class ImportedLog {
             jdbc.execute("analyze training_session");
             jdbc.execute("analyze logged_set");
         }
+    }
+
+    /** Those whose log an import is in. */
+    @Transactional(readOnly = true)
+    public Set<Long> lifters(long clubId, long importId) {
+        return Set.copyOf(jdbc.queryForList(
+                "select distinct lifter_id from training_session where club_id = ? and import_id = ?",
+                Long.class,
+                clubId,
+                importId));
     }
 
     private interface Piece {

@@ -28,13 +28,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -120,7 +120,7 @@ class Brought {
                 rows.flush();
                 kept.read(found, rows.sheets(), rows.counts());
             } catch (Unusable unusable) {
-                throw new UnreadableException("exchange.error." + unusable.code(), words(unusable)).in("file");
+                throw new UnreadableException("exchange.error." + unusable.code()).in("file");
             } catch (Parts.TooLong tooLong) {
                 throw new UnreadableException("exchange.error.too-long", String.valueOf(tooLong.most())).in("file");
             } catch (IOException broken) {
@@ -132,10 +132,6 @@ class Brought {
             remembered(person, kept);
             return kept.id();
         });
-    }
-
-    private static String[] words(Unusable unusable) {
-        return Arrays.stream(unusable.parts()).map(String::valueOf).toArray(String[]::new);
     }
 
     /** A file of a shape that was corrected before is read as it was then. */
@@ -314,9 +310,7 @@ class Brought {
         Opened opened = open(person, file(person, id));
         boolean begun = Boolean.TRUE.equals(transaction.execute(status -> {
             ImportFile file = held(person, id);
-            boolean stuck = file.status() == ImportFile.Status.TAKING
-                    && file.statusAt().isBefore(clock.instant().minus(STUCK));
-            if (file.status() != ImportFile.Status.OPEN && !stuck || !opened.canBeRead()) {
+            if (file.status() != ImportFile.Status.OPEN || !opened.canBeRead()) {
                 return false;
             }
             file.is(ImportFile.Status.TAKING, clock.instant());
@@ -359,22 +353,42 @@ class Brought {
         }
     }
 
-    /** Takes everything back that a file brought; it can be taken in again. */
+    /** Whether a file that is being taken in has been for so long that whoever did it is gone: then nothing of it is in the log. */
+    boolean isStuck(ImportFile file) {
+        return file.status() == ImportFile.Status.TAKING
+                && progress(file.id()).isEmpty()
+                && file.statusAt().isBefore(clock.instant().minus(STUCK));
+    }
+
+    /** Whether everybody whose log a file went into is still this person's to write for. */
+    boolean mayTakeBack(Person person, ImportFile file) {
+        Set<Long> own = roster.lifters(person).stream().map(LifterCard::id).collect(Collectors.toSet());
+        return own.containsAll(log.lifters(person.clubId(), file.id()));
+    }
+
+    /**
+     * Takes everything back that a file brought; it can be taken in again.
+     *
+     * @throws NotFoundException where it is in the log of somebody who is not this person's any more
+     */
     void takeBack(Person person, long id) {
         transaction.executeWithoutResult(status -> {
             ImportFile file = held(person, id);
             if (file.status() == ImportFile.Status.TAKEN) {
+                if (!mayTakeBack(person, file)) {
+                    throw new NotFoundException();
+                }
                 log.takeBack(person, id, file.name());
                 file.is(ImportFile.Status.TAKEN_BACK, clock.instant());
             }
         });
     }
 
-    /** One that was taken back is looked at again. */
+    /** One that was taken back, or never came to its end, is looked at again. */
     void again(Person person, long id) {
         transaction.executeWithoutResult(status -> {
             ImportFile file = held(person, id);
-            if (file.status() == ImportFile.Status.TAKEN_BACK) {
+            if (file.status() == ImportFile.Status.TAKEN_BACK || isStuck(file)) {
                 file.is(ImportFile.Status.OPEN, clock.instant());
             }
         });

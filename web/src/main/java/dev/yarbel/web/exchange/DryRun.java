@@ -51,6 +51,11 @@ record DryRun(
     /** The heaviest load of a lift in a file, beside the max on record. */
     record Apart(Lift lift, Mass heaviest, Mass known) {}
 
+    /** All that is doubtful or cannot come in. */
+    public int all() {
+        return kinds.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
     /** Whether something has to be said before anything comes in. */
     public boolean mustAsk(ImportFile.Said said) {
         return slips > 0 && said.slips().isEmpty();

@@ -192,8 +192,12 @@ class ExchangeController {
                 .addObject("zone", person.zone())
                 .addObject("state", state);
         return switch (file.status()) {
-            case TAKEN, TAKEN_BACK -> page;
-            case TAKING -> page.addObject("percent", brought.progress(file.id()).orElse(0));
+            case TAKEN -> page.addObject("back", brought.mayTakeBack(person, file));
+            case TAKEN_BACK -> page;
+            case TAKING ->
+                brought.isStuck(file)
+                        ? page.addObject("stuck", true)
+                        : page.addObject("percent", brought.progress(file.id()).orElse(0));
             case OPEN -> opened(person, file, page);
         };
     }
@@ -213,7 +217,7 @@ class ExchangeController {
             Jobs.Job<DryRun> job = brought.look(person, opened);
             page.addObject(
                     job.isDone() ? "run" : "percent",
-                    job.isDone() ? job.result().join() : job.progress().percent());
+                    job.isDone() ? job.outcome() : job.progress().percent());
         }
         return page;
     }

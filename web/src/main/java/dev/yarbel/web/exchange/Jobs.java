@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -62,6 +63,15 @@ class Jobs {
 
         boolean isDone() {
             return result.isDone();
+        }
+
+        /** What came of a job that is done; what went wrong with it, as it went wrong. */
+        T outcome() {
+            try {
+                return result.join();
+            } catch (CompletionException failed) {
+                throw failed.getCause() instanceof RuntimeException cause ? cause : failed;
+            }
         }
     }
 

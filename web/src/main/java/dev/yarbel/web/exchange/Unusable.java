@@ -5,19 +5,12 @@ final class Unusable extends Exception {
 
     private static final long serialVersionUID = 1;
 
-    private final transient Object[] parts;
-
-    Unusable(String code, Object... parts) {
+    Unusable(String code) {
         super(code);
-        this.parts = parts;
     }
 
     /** The reason's code behind {@code exchange.error.}. */
     String code() {
         return getMessage();
-    }
-
-    Object[] parts() {
-        return parts;
     }
 }

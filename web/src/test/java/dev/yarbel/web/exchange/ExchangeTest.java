@@ -12,6 +12,7 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
 import java.io.ByteArrayInputStream;
@@ -176,6 +177,40 @@ class ExchangeTest {
     }
 
     @Test
+    void aLogThatIsAnotherCoachsNowIsNotTakenBackByWhoBroughtIt() throws Exception {
+        club.asColleague();
+        String address = bring(LOG);
+        take(address);
+        jdbc.sql(
+                        "update lifter set coach_id = (select id from account where club_id = ? and role = 'COACH' and id <> ? order by id limit 1) where id = ?")
+                .params(club.lifter.clubId(), club.coach.accountId(), club.lifter.id())
+                .update();
+        assertThat(page(address).select("form[action$=/take-back]")).isEmpty();
+        assertThat(mvc.perform(post(address + "/take-back").with(club.asCoach()).with(csrf()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
+        assertThat(log()).hasSize(3);
+    }
+
+    @Test
+    void oneThatNeverCameToItsEndIsLookedAtAgain() throws Exception {
+        long file = clubs.brought(club, "TAKING");
+        String address = "/exchange/" + file;
+        jdbc.sql("update import_file set status_at = ?::timestamptz where id = ?")
+                .params(TestSettings.NOW.minus(Duration.ofMinutes(9)).toString(), file)
+                .update();
+        assertThat(shown(address).select("progress")).hasSize(1);
+        jdbc.sql("update import_file set status_at = ?::timestamptz where id = ?")
+                .params(TestSettings.NOW.minus(Duration.ofMinutes(11)).toString(), file)
+                .update();
+        assertThat(shown(address).select("form[action$=/again]")).hasSize(1);
+        mvc.perform(post(address + "/again").with(club.asCoach()).with(csrf()));
+        assertThat(page(address).select(".result").text()).contains("1 set");
+    }
+
+    @Test
     void takenTwiceAtOnceItComesInOnce() throws Exception {
         String address = bring(LOG);
         Document page = page(address);
@@ -241,6 +276,17 @@ class ExchangeTest {
         send(page, address, Map.of("slips", "OTHER_UNIT"));
         take(address);
         assertThat(log()).contains("2024-03-14 squat 145.1495584 kg x5 done");
+    }
+
+    @Test
+    void manyTroublesAreCountedByWhatIsTheMatter() throws Exception {
+        String address = bring("Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5\n"
+                + "2024-03-12,Squat,140,3-5\n".repeat(230) + "2024-03-12,Squat,,5\n".repeat(20));
+        Document page = page(address);
+        assertThat(page.select(".incomes").text()).contains("250 cells cannot come in");
+        assertThat(page.select(".troublelines tbody tr")).hasSize(200);
+        assertThat(page.select("section[aria-labelledby=troubles-title] li").eachText())
+                .containsExactlyInAnyOrder("230 A range is what was planned, not what was done.", "20 No load.");
     }
 
     @Test
