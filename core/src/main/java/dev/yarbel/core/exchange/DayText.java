@@ -19,12 +19,7 @@ public final class DayText {
     /** Which figure of a date comes first where both could. */
     public enum Order {
         DAY_FIRST,
-        MONTH_FIRST;
-
-        /** The other one. */
-        Order other() {
-            return this == DAY_FIRST ? MONTH_FIRST : DAY_FIRST;
-        }
+        MONTH_FIRST
     }
 
     private static final String WEEKDAY = "(?:\\p{L}{2,10}\\.?,?\\s+)?";

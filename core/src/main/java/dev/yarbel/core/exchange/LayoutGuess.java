@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 
 /**
  * Guesses how a table is to be read, from its heads and, where they say nothing, from what stands beneath them. It is a guess: whoever
@@ -168,10 +167,5 @@ public final class LayoutGuess {
 
     private static String cell(List<String> row, int at) {
         return at < row.size() ? row.get(at) : "";
-    }
-
-    /** The first rows, as many as are looked at. */
-    public static List<List<String>> first(Stream<List<String>> rows) {
-        return rows.limit(LOOKED_AT).toList();
     }
 }

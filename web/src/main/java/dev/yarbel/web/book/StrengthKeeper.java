@@ -35,7 +35,7 @@ class StrengthKeeper {
     @Async
     @TransactionalEventListener
     void on(LogImported event) {
-        event.lifterIds().forEach(lifter -> book.keepStrength(event.clubId(), lifter));
+        event.lifterIds().forEach(lifter -> catchUp(new KeptStrength.Behind(event.clubId(), lifter)));
     }
 
     @Scheduled(initialDelay = 0, fixedDelay = 1, timeUnit = TimeUnit.HOURS)
