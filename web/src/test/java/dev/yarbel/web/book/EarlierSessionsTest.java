@@ -44,7 +44,9 @@ class EarlierSessionsTest {
         TestClub askedNothing = clubs.club();
         lift(asked, "A\tsquat\t1 @8\t~187.5kg");
         lift(askedNothing, "");
-        jdbc.sql("update training_session set judgement = null").update();
+        jdbc.sql("update training_session set judgement = null where club_id in (:clubs)")
+                .param("clubs", List.of(asked.lifter.clubId(), askedNothing.lifter.clubId()))
+                .update();
         assertThat(last(asked).judgement()).isEmpty();
         earlier.judge();
         assertThat(last(asked).judgement()).contains(Judgement.OVER);
