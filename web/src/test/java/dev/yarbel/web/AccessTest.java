@@ -130,6 +130,11 @@ class AccessTest {
             entry("POST /lifters/{id}/gyms/{gym}/bar", May.THEIR_COACH),
             entry("POST /lifters/{id}/gym-of-the-day", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/season", May.THEIR_COACH),
+            entry("GET /calendar", May.WHOEVER_SIGNED_IN),
+            entry("GET /calendar.ics", May.WHOEVER_SIGNED_IN),
+            entry("GET /calendar/{secret}.ics", May.ANYBODY),
+            entry("POST /calendar/address", May.WHOEVER_SIGNED_IN),
+            entry("POST /calendar/address/end", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/log.csv", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/log.xlsx", May.WHOEVER_SIGNED_IN),
@@ -450,6 +455,13 @@ class AccessTest {
         as(Who.LIFTER, "/floor/free/finish", Map.of());
         variables.put(
                 "session", one("select max(id) from training_session where lifter_id = ? and plan_day is null", id));
+        Object address = mvc.perform(request(HttpMethod.POST, "/calendar/address")
+                        .with(people.get(Who.LIFTER))
+                        .with(csrf()))
+                .andReturn()
+                .getFlashMap()
+                .get("made");
+        variables.put("secret", address.toString().replaceAll(".*/|\\.ics$", ""));
         variables.put("token", "none");
         variables.put("key", "none");
         variables.put("letter", "A");

@@ -204,6 +204,7 @@ class FuzzTest {
                 "/calls/answered",
                 "/calls/rules",
                 "/calls/judged",
+                "/calendar",
                 "/exchange",
                 "/exchange/" + clubs.brought(club, "OPEN"),
                 "/exchange/" + clubs.brought(club, "TAKEN"),

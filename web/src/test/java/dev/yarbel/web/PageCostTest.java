@@ -72,6 +72,8 @@ class PageCostTest {
             "/calls/rules",
             "/calls/judged",
             "/kit/" + club.gym,
+            "/calendar",
+            "/calendar.ics",
             "/exchange",
             "/exchange/" + brought,
             "/contests",

@@ -80,6 +80,14 @@ public class Accounts implements UserDetailsService {
                 .orElseThrow(() -> new UsernameNotFoundException("no such member"));
     }
 
+    /** A member of a club; nobody once their access has ended. */
+    @Transactional(readOnly = true)
+    public Optional<Person> ifOpen(long clubId, long accountId) {
+        return accounts.findByClubIdAndId(clubId, accountId)
+                .filter(account -> !account.isClosed())
+                .map(account -> person(account.username()));
+    }
+
     /** What a member of a club is called. */
     @Transactional(readOnly = true)
     public String name(long clubId, long accountId) {

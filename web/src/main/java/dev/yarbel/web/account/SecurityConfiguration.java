@@ -104,11 +104,11 @@ class SecurityConfiguration {
                 .build();
     }
 
-    /** Devices bear a key of their own and have no session; what they send is judged where it comes in. */
+    /** Devices and calendars bear a secret of their own and have no session; it is judged where it comes in. */
     @Bean
     @Order(2)
     SecurityFilterChain devices(HttpSecurity http) throws Exception {
-        return http.securityMatcher("/api/sensor/**")
+        return http.securityMatcher("/api/sensor/**", "/calendar/*.ics")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

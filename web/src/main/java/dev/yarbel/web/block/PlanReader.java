@@ -25,7 +25,7 @@ class PlanReader {
 
     private static final String DAYS = """
             select b.lifter_id, b.id, b.name, b.start_on, b.weeks, b.shape, b.contest_on, b.removed_at,
-              given.lifter_id as given_by, given.name as given_as, d.id as day, d.day_offset,
+              given.lifter_id as given_by, given.name as given_as, d.id as day, d.name as day_name, d.day_offset,
               string_agg(distinct c.week::text, ',') as asked
             from block b
             left join block given on given.id = b.given_from and given.club_id = b.club_id
@@ -40,6 +40,8 @@ class PlanReader {
               select l.id from block l
               where l.club_id = b.club_id and l.lifter_id = b.lifter_id and l.removed_at is null and l.start_on <= ?
               order by l.start_on desc, l.id desc limit 1))""";
+
+    private static final String NOT_OVER = " and b.removed_at is null and b.start_on + 7 * b.weeks > ?";
 
     private final JdbcTemplate jdbc;
 
@@ -119,12 +121,13 @@ class PlanReader {
         }
     }
 
-    record Day(long number, int offset, List<Integer> weeks) {
+    record Day(long number, String name, int offset, List<Integer> weeks) {
 
         private static Day of(ResultSet row) throws SQLException {
             String asked = row.getString("asked");
             return new Day(
                     row.getLong("day"),
+                    row.getString("day_name"),
                     row.getInt("day_offset"),
                     asked == null
                             ? List.of()
@@ -137,6 +140,11 @@ class PlanReader {
     /** The block each lifter is in, else the last begun, and all that begin later; oldest first. */
     List<Plan> fromToday(long clubId, Collection<Long> lifters, LocalDate today) {
         return plans(DAYS + FROM_TODAY + ORDER, clubId, lifters.toArray(Long[]::new), today, today);
+    }
+
+    /** The blocks of lifters that were not over on a day, and all that begin later; oldest first. */
+    List<Plan> since(long clubId, Collection<Long> lifters, LocalDate day) {
+        return plans(DAYS + NOT_OVER + ORDER, clubId, lifters.toArray(Long[]::new), day);
     }
 
     /** Every block of a lifter, those that were taken away among them; oldest first. */

@@ -13,6 +13,8 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** A contest of a club. */
 @Entity
@@ -30,8 +32,13 @@ class ContestEntity {
     private LocalDate heldUntil;
     private String bring;
     private String plates;
+
+    @JdbcTypeCode(SqlTypes.LOCAL_TIME)
     private LocalTime weighIn;
+
+    @JdbcTypeCode(SqlTypes.LOCAL_TIME)
     private LocalTime begins;
+
     private String rules;
     private Mass step;
     private int secondsToName;

@@ -2,6 +2,7 @@ package dev.yarbel.web.contest;
 
 import jakarta.persistence.LockModeType;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Lock;
@@ -35,6 +36,13 @@ interface EntryRepository extends Repository<EntryEntity, Long> {
             where e.clubId = :clubId and e.lifterId = :lifterId and e.removedAt is null and c.removedAt is null
             order by c.heldOn, c.id""")
     List<Object[]> all(long clubId, long lifterId);
+
+    /** Which of these lifters are entered, with the contests, from a day on; by day. */
+    @Query("""
+            select e.lifterId, c from EntryEntity e join ContestEntity c on c.id = e.contestId and c.clubId = e.clubId
+            where e.clubId = :clubId and e.lifterId in (:lifters) and e.removedAt is null and c.removedAt is null
+            and coalesce(c.heldUntil, c.heldOn) >= :from order by c.heldOn, c.id, e.id""")
+    List<Object[]> dated(long clubId, Collection<Long> lifters, LocalDate from);
 
     /** How many lifters each contest of a club has. */
     @Query("""

@@ -18,6 +18,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** An event of a strongman contest, as it is announced. */
 @Entity
@@ -40,7 +42,10 @@ class EventEntity {
     private String series;
     private BigDecimal course;
     private Integer seconds;
+
+    @JdbcTypeCode(SqlTypes.LOCAL_TIME)
     private LocalTime begins;
+
     private Integer minutes;
     private int place;
     private Instant removedAt;

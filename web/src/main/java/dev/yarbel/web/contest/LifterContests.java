@@ -3,7 +3,12 @@ package dev.yarbel.web.contest;
 import dev.yarbel.core.adjust.ContestSeen;
 import dev.yarbel.web.page.NotFoundException;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,5 +53,50 @@ public class LifterContests {
                 contest.on(),
                 still.filter(held -> !held.isCancelled()).isEmpty(),
                 next);
+    }
+
+    /**
+     * A contest as it stands in a calendar.
+     *
+     * @param until the last day of a window in which it will be; empty where the day is known
+     * @param weighIn by the club's clock, as {@code begins}
+     * @param lifters who is entered, of those asked for
+     */
+    public record Dated(
+            long id,
+            String name,
+            Optional<String> place,
+            LocalDate on,
+            Optional<LocalDate> until,
+            Optional<LocalTime> weighIn,
+            Optional<LocalTime> begins,
+            boolean cancelled,
+            List<Long> lifters) {}
+
+    /** The contests of lifters from a day on, by day. One that has no day yet is not among them. */
+    public List<Dated> dated(long clubId, Collection<Long> lifters, LocalDate from) {
+        if (lifters.isEmpty()) {
+            return List.of();
+        }
+        Map<ContestEntity, List<Long>> entered = new LinkedHashMap<>();
+        entries.dated(clubId, lifters, from)
+                .forEach(row -> entered.computeIfAbsent((ContestEntity) row[1], contest -> new ArrayList<>())
+                        .add((Long) row[0]));
+        return entered.entrySet().stream()
+                .map(one -> dated(one.getKey(), one.getValue()))
+                .toList();
+    }
+
+    private static Dated dated(ContestEntity contest, List<Long> lifters) {
+        return new Dated(
+                contest.id(),
+                contest.name(),
+                contest.place(),
+                contest.on().orElseThrow(),
+                contest.until(),
+                contest.weighIn(),
+                contest.begins(),
+                contest.isCancelled(),
+                lifters);
     }
 }
