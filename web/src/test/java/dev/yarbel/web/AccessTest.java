@@ -136,8 +136,9 @@ class AccessTest {
             entry("POST /calendar/address", May.WHOEVER_SIGNED_IN),
             entry("POST /calendar/address/end", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange", May.WHOEVER_SIGNED_IN),
-            entry("GET /exchange/log.csv", May.WHOEVER_SIGNED_IN),
-            entry("GET /exchange/log.xlsx", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/all.xlsx", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/{table}.csv", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/{table}.xlsx", May.WHOEVER_SIGNED_IN),
             entry("POST /exchange", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/{file}", May.THEIR_COACH),
             entry("POST /exchange/{file}", May.THEIR_COACH),
@@ -462,6 +463,7 @@ class AccessTest {
                 .getFlashMap()
                 .get("made");
         variables.put("secret", address.toString().replaceAll(".*/|\\.ics$", ""));
+        variables.put("table", "maxes");
         variables.put("token", "none");
         variables.put("key", "none");
         variables.put("letter", "A");

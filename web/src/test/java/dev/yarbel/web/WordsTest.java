@@ -188,8 +188,12 @@ class WordsTest {
     }
 
     private static Properties words() throws IOException {
+        return words("/messages.properties");
+    }
+
+    private static Properties words(String file) throws IOException {
         Properties words = new Properties();
-        try (InputStream in = WordsTest.class.getResourceAsStream("/messages.properties")) {
+        try (InputStream in = WordsTest.class.getResourceAsStream(file)) {
             words.load(in);
         }
         return words;
@@ -245,6 +249,18 @@ class WordsTest {
         words().forEach((key, text) -> assertThatCode(() -> new MessageFormat((String) text, Locale.ENGLISH))
                 .as((String) key)
                 .doesNotThrowAnyException());
+    }
+
+    /** Words without parts are said as they stand; an apostrophe that reads well either way is ’. */
+    @Test
+    void noWordsWithoutPartsHoldADoubledQuote() throws IOException {
+        for (String file : List.of("/messages.properties", "/messages_de.properties")) {
+            words(file).forEach((key, text) -> {
+                if (!((String) text).contains("{")) {
+                    assertThat((String) text).as((String) key).doesNotContain("''");
+                }
+            });
+        }
     }
 
     /** Finds text and literals that a reader would see and that no bundle holds. */

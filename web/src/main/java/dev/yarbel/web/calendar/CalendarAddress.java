@@ -38,7 +38,7 @@ class CalendarAddress {
     }
 
     /** Whether sessions are among what is fetched; contests are. */
-    boolean hasSessions() {
+    public boolean hasSessions() {
         return sessions;
     }
 

@@ -63,6 +63,8 @@ class CalendarController {
                 .path("/calendar/{secret}.ics")
                 .build(secret);
         flash.addFlashAttribute("made", made.toString());
+        // devices open their calendar for this scheme, and fetch by the usual one
+        flash.addFlashAttribute("webcal", made.toString().replaceFirst("^https?", "webcal"));
         return "redirect:/calendar";
     }
 

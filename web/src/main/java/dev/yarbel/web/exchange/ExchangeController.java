@@ -41,12 +41,14 @@ class ExchangeController {
     private static final int SHOWN_ROWS = 8;
 
     private final Brought brought;
+    private final Tables tables;
     private final Roster roster;
     private final LiftNames liftNames;
     private final Words words;
 
-    ExchangeController(Brought brought, Roster roster, LiftNames liftNames, Words words) {
+    ExchangeController(Brought brought, Tables tables, Roster roster, LiftNames liftNames, Words words) {
         this.brought = brought;
+        this.tables = tables;
         this.roster = roster;
         this.liftNames = liftNames;
         this.words = words;
@@ -113,6 +115,7 @@ class ExchangeController {
         return new ModelAndView("exchange/exchange")
                 .addObject("files", brought.latest(person))
                 .addObject("lifters", roster.lifters(person))
+                .addObject("tables", tables.of(person))
                 .addObject("zone", person.zone())
                 .addObject("state", state);
     }

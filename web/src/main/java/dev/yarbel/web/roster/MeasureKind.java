@@ -7,6 +7,7 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 
 /** What can be measured on a lifter, in kg, in cm or as a number. */
 public enum MeasureKind {
@@ -59,6 +60,24 @@ public enum MeasureKind {
             case MASS -> Mass.of(figure, MassUnit.KG).format(unit, 1);
             case LENGTH -> Length.of(figure, LengthUnit.CM).format(lengthUnit(unit), 1);
             case NUMBER -> figure.stripTrailingZeros().toPlainString();
+        };
+    }
+
+    /** What was kept as a figure in the lifter's units. */
+    BigDecimal in(BigDecimal figure, MassUnit unit) {
+        return switch (of) {
+            case MASS -> new BigDecimal(Mass.of(figure, MassUnit.KG).figure(unit, 2));
+            case LENGTH -> Length.of(figure, LengthUnit.CM).in(lengthUnit(unit)).setScale(1, RoundingMode.HALF_UP);
+            case NUMBER -> figure.stripTrailingZeros();
+        };
+    }
+
+    /** The unit of that figure; none for what is counted. */
+    String symbol(MassUnit unit) {
+        return switch (of) {
+            case MASS -> unit.symbol();
+            case LENGTH -> lengthUnit(unit).symbol();
+            case NUMBER -> "";
         };
     }
 

@@ -184,11 +184,7 @@ class CalendarTest {
                         .list())
                 .hasSize(1)
                 .noneMatch(row -> row.contains(secret));
-        String page = mvc.perform(get("/calendar").with(club.asLifter()))
-                .andReturn()
-                .getResponse()
-                .getContentAsString();
-        assertThat(page).doesNotContain(secret);
+        assertThat(page(club.asLifter())).doesNotContain(secret);
         assertThat(ask("/calendar").getStatus()).isEqualTo(302);
     }
 
@@ -303,6 +299,20 @@ class CalendarTest {
                         .param("lifter", "" + clubs.club().lifter.id())
                         .with(club.asCoach()))
                 .andExpect(status().isNotFound());
+    }
+
+    @Test
+    void thePageSaysWhatTheAddressHolds() throws Exception {
+        subscribe(club.asCoach(), false);
+        assertThat(page(club.asCoach())).contains(": contests.");
+        subscribe(club.asCoach(), true);
+        assertThat(page(club.asCoach())).contains(": contests and sessions.");
+        subscribe(club.asLifter(), true);
+        assertThat(page(club.asLifter())).contains("There is an address").doesNotContain(": contests");
+    }
+
+    private String page(RequestPostProcessor who) throws Exception {
+        return mvc.perform(get("/calendar").with(who)).andReturn().getResponse().getContentAsString();
     }
 
     @Test

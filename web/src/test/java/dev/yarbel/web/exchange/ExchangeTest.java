@@ -505,21 +505,4 @@ class ExchangeTest {
             assertThat(sheet.getRow(1).getCell(3).getCellType()).isEqualTo(CellType.NUMERIC);
         }
     }
-
-    @Test
-    void nobodyTakesAnothersLogAlong() throws Exception {
-        String address = "/exchange/log.csv?lifter=" + club.lifter.id();
-        assertThat(mvc.perform(get(address).with(clubs.club().asCoach()))
-                        .andReturn()
-                        .getResponse()
-                        .getStatus())
-                .isEqualTo(404);
-        assertThat(mvc.perform(get(address).with(club.asOtherLifter()))
-                        .andReturn()
-                        .getResponse()
-                        .getStatus())
-                .isEqualTo(404);
-        String own = new String(out(club.asOtherLifter(), "/exchange/log.csv", "en"), StandardCharsets.UTF_8);
-        assertThat(own).doesNotContain(club.lifter.name() + ",");
-    }
 }
