@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -29,12 +30,14 @@ class TablesController {
     private static final String WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final Tables tables;
+    private final LifterFile file;
     private final Roster roster;
     private final Words words;
     private final Clock clock;
 
-    TablesController(Tables tables, Roster roster, Words words, Clock clock) {
+    TablesController(Tables tables, LifterFile file, Roster roster, Words words, Clock clock) {
         this.tables = tables;
+        this.file = file;
         this.roster = roster;
         this.words = words;
         this.clock = clock;
@@ -80,6 +83,36 @@ class TablesController {
                         .map(table -> tables.file(table, person, lifters))
                         .toList(),
                 response.getOutputStream());
+    }
+
+    /** All that is kept of one lifter: their own where they are one, else of the lifter named. */
+    @GetMapping("/exchange/lifter.zip")
+    void everything(
+            @AuthenticationPrincipal Person person,
+            @RequestParam(required = false) Long lifter,
+            HttpServletResponse response)
+            throws IOException {
+        LifterCard card = lifter(person, lifter);
+        begin(response, "application/zip", name(person, words.say("exchange.table.all"), List.of(card)) + ".zip");
+        file.zip(person, card, response.getOutputStream());
+    }
+
+    @GetMapping("/exchange/lifter.json")
+    void json(
+            @AuthenticationPrincipal Person person,
+            @RequestParam(required = false) Long lifter,
+            HttpServletResponse response)
+            throws IOException {
+        LifterCard card = lifter(person, lifter);
+        begin(response, "application/json", name(person, words.say("exchange.table.all"), List.of(card)) + ".json");
+        file.json(card, response.getOutputStream());
+    }
+
+    private LifterCard lifter(Person person, Long named) {
+        return Optional.ofNullable(named)
+                .or(person::lifterId)
+                .map(id -> roster.lifter(person, id))
+                .orElseThrow(NotFoundException::new);
     }
 
     private TableFile.Table table(Person person, String code, List<LifterCard> lifters) {

@@ -1,15 +1,12 @@
 package dev.yarbel.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
-import dev.yarbel.web.Clubs4Tests.TestContest;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LiftRecord;
@@ -66,6 +63,10 @@ class TablesTest {
         club = clubs.club();
     }
 
+    private FullLifter full() {
+        return new FullLifter(mvc, clubs, jdbc, club);
+    }
+
     private MockHttpServletResponse ask(RequestPostProcessor who, String address) throws Exception {
         return mvc.perform(get(address).with(who)).andReturn().getResponse();
     }
@@ -85,32 +86,9 @@ class TablesTest {
                 .getRecords();
     }
 
-    private void asCoach(String path, Map<String, String> fields) throws Exception {
-        var request = post(club.url(path)).with(club.asCoach()).with(csrf());
-        fields.forEach(request::param);
-        assertThat(mvc.perform(request).andReturn().getResponse().getStatus()).isEqualTo(302);
-    }
-
-    /** Something of everything. */
-    private void fill() throws Exception {
-        asCoach("/profile/measurements", Map.of("kind", "BODY_MASS", "figure", "82.55", "on", "2026-03-01"));
-        asCoach(
-                "/floor/sets",
-                Map.of("day", "0", "week", "1", "task", "A.1", "load", "180", "reps", "1", "effort", "8"));
-        TestContest held = clubs.contest(club);
-        jdbc.sql("""
-                        insert into contest_attempt (club_id, entry_id, lift, number, load, outcome, said_at, said_by)
-                        values (?, ?, 'squat', 1, 182.5, 'GRIND', now(), 'Coach')""").params(club.lifter.clubId(), held.entry()).update();
-        jdbc.sql("""
-                        insert into slip (club_id, lifter_id, lift, contest_id, status, opened_at, rule, proposes, raises, size)
-                        values (?, ?, 'squat', ?, 'OPEN', now(), 'contest-moved', 'replan', false, 0)""")
-                .params(club.lifter.clubId(), club.lifter.id(), held.contest())
-                .update();
-    }
-
     @Test
     void everyTableHasItsRowsAndEachAsManyCellsAsColumns() throws Exception {
-        fill();
+        full().fill();
         for (TableOut table : tables) {
             List<List<?>> rows = new ArrayList<>();
             table.each(club.coach, List.of(club.lifter), rows::add);
@@ -122,7 +100,7 @@ class TablesTest {
 
     @Test
     void aWorkbookHasThemAllAndNoFormula() throws Exception {
-        fill();
+        full().fill();
         MockHttpServletResponse answer = ask(club.asCoach(), "/exchange/all.xlsx?lifter=" + club.lifter.id());
         try (XSSFWorkbook workbook = new XSSFWorkbook(new ByteArrayInputStream(answer.getContentAsByteArray()))) {
             assertThat(workbook.getNumberOfSheets()).isEqualTo(tables.size());
@@ -137,7 +115,7 @@ class TablesTest {
 
     @Test
     void numbersAreThoseOfThePages() throws Exception {
-        fill();
+        full().fill();
         LiftRecord squat = book.standing(club.lifter).of(Lift.SQUAT).orElseThrow();
         CSVRecord today = rows(club.asCoach(), "estimates").stream()
                 .filter(row -> row.get("Lift").equals("Squat"))
@@ -167,7 +145,7 @@ class TablesTest {
     /** A max typed in pounds goes out in pounds, whatever the lifter's unit. */
     @Test
     void aMaxIsInTheUnitItWasTypedIn() throws Exception {
-        asCoach("/book/lifts/squat/max", Map.of("kind", "CONTEST", "load", "452 lb", "on", "2026-03-01", "reps", "1"));
+        full().asCoach("/book/lifts/squat/max", Map.of("kind", "CONTEST", "load", "452 lb", "on", "2026-03-01", "reps", "1"));
         assertThat(rows(club.asCoach(), "maxes"))
                 .extracting(row -> row.get("Load") + " " + row.get("Unit") + " " + row.get("Kind"))
                 .contains("452 lb Contest max");
@@ -196,7 +174,7 @@ class TablesTest {
     /** Names come from people: no table lets one become a formula. */
     @Test
     void noCellOfACsvIsAFormula() throws Exception {
-        fill();
+        full().fill();
         jdbc.sql("update lifter set name = '=HYPERLINK(\"x\")' where id = ?")
                 .param(club.lifter.id())
                 .update();
