@@ -60,6 +60,8 @@ class AccessTest {
                 Who.FOREIGN_LIFTER,
                 Who.FOREIGN_COACH,
                 Who.FOREIGN_HEAD_COACH),
+        /** Leads to what is theirs as a lifter. */
+        ANY_LIFTER(Who.LIFTER, Who.OTHER_LIFTER, Who.FOREIGN_LIFTER),
         /** Leads to what their own club has. */
         ANY_COACH(Who.COACH, Who.COLLEAGUE, Who.HEAD_COACH, Who.FOREIGN_COACH, Who.FOREIGN_HEAD_COACH),
         COACHES_OF_THE_CLUB(Who.COACH, Who.COLLEAGUE, Who.HEAD_COACH),
@@ -142,6 +144,8 @@ class AccessTest {
             entry("GET /exchange/{table}.csv", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/{table}.xlsx", May.WHOEVER_SIGNED_IN),
             entry("POST /exchange", May.WHOEVER_SIGNED_IN),
+            entry("POST /exchange/leave", May.ANY_LIFTER),
+            entry("POST /exchange/stay", May.ANY_LIFTER),
             entry("GET /exchange/{file}", May.THEIR_COACH),
             entry("POST /exchange/{file}", May.THEIR_COACH),
             entry("POST /exchange/{file}/take", May.THEIR_COACH),
@@ -304,6 +308,7 @@ class AccessTest {
             "POST /calls/{id}/change",
             "POST /contests/{contest}/entries/{entry}/log",
             "POST /club/coaches/{id}/remove",
+            "POST /exchange/leave",
             "POST /kit/{gym}/close",
             "POST /kit/pieces/{piece}",
             "POST /kit/{gym}/{shelf}",

@@ -123,7 +123,7 @@ class Account {
         passwordHash = hash;
     }
 
-    void lifts(long lifter) {
+    void lifts(Long lifter) {
         lifterId = lifter;
     }
 }

@@ -4,6 +4,8 @@ import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -40,6 +42,16 @@ interface AccountRepository extends Repository<Account, Long> {
     Optional<Account> findCoachWhoIs(long clubId, long lifterId);
 
     List<Account> findByClubIdAndRoleNotOrderByName(long clubId, Account.Role role);
+
+    @Modifying
+    @NativeQuery("delete from invite where club_id = :clubId and account_id = :account")
+    int deleteLinks(long clubId, long account);
+
+    @Modifying
+    @NativeQuery("delete from invite where club_id = :clubId and lifter_id = :lifter")
+    int deleteInvites(long clubId, long lifter);
+
+    void delete(Account account);
 
     Account save(Account account);
 }

@@ -154,6 +154,20 @@ public class Accounts implements UserDetailsService {
     }
 
     /**
+     * Deletes the sign-in of whoever signs in as a lifter, and ends it everywhere; a coach who lifts keeps theirs, and is no lifter
+     * any more.
+     */
+    public void erase(long clubId, long lifterId) {
+        accounts.findLifter(clubId, lifterId).ifPresent(account -> {
+            access.endAll(clubId, account.username(), "");
+            accounts.deleteLinks(clubId, account.id());
+            accounts.delete(account);
+        });
+        accounts.deleteInvites(clubId, lifterId);
+        accounts.findCoachWhoIs(clubId, lifterId).ifPresent(coach -> coach.lifts(null));
+    }
+
+    /**
      * Ends a coach's access, or gives it back.
      *
      * @return the coach's name; empty for one who cannot be closed, the head coach

@@ -55,4 +55,20 @@ class BookParts implements LifterParts {
                           'subject', to_jsonb(subject), 'why', why, 'before', before, 'after', after))
                         from change_entry where club_id = ? and lifter_id = any (?) order by id"""));
     }
+
+    @Override
+    public List<String> erase() {
+        return List.of(
+                "delete from amendment where club_id = ? and session_id in (select id from training_session "
+                        + "where lifter_id = any (?))",
+                "delete from lifter_question where club_id = ? and lifter_id = any (?)",
+                "delete from logged_set where club_id = ? and session_id in (select id from training_session "
+                        + "where lifter_id = any (?))",
+                "delete from training_session where club_id = ? and lifter_id = any (?)",
+                "delete from recorded_max where club_id = ? and lifter_id = any (?)",
+                "delete from lift_numbers where club_id = ? and lifter_id = any (?)",
+                "delete from set_up where club_id = ? and lifter_id = any (?)",
+                "delete from test_set where club_id = ? and lifter_id = any (?)",
+                "delete from change_entry where club_id = ? and lifter_id = any (?)");
+    }
 }

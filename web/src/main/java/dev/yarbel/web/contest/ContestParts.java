@@ -10,8 +10,7 @@ class ContestParts implements LifterParts {
 
     @Override
     public List<Part> parts() {
-        return List.of(
-                new Part("contests", """
+        return List.of(new Part("contests", """
                         select jsonb_strip_nulls(jsonb_build_object('day', c.held_on, 'until', c.held_until, 'name', c.name, 'place', c.place,
                           'rules', c.rules, 'cancelled', c.cancelled, 'bodyMass', trim_scale(e.body_mass), 'classLimit', trim_scale(e.class_limit),
                           'lot', e.lot, 'flight', e.flight, 'priority', e.priority, 'struckAt', coalesce(e.removed_at, c.removed_at),
@@ -24,5 +23,12 @@ class ContestParts implements LifterParts {
                             where r.entry_id = e.id and r.club_id = e.club_id)))
                         from contest_entry e join contest c on c.id = e.contest_id and c.club_id = e.club_id
                         where e.club_id = ? and e.lifter_id = any (?) order by c.held_on, e.id"""));
+    }
+
+    /** Who lifted where, and what came of it, is the contest's: places of others hang on it. */
+    @Override
+    public List<String> erase() {
+        return List.of("update contest_entry set lifter_id = null, believed = null, believed_on = null, asked = null "
+                + "where club_id = ? and lifter_id = any (?)");
     }
 }

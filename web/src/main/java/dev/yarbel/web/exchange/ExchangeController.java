@@ -41,14 +41,14 @@ class ExchangeController {
     private static final int SHOWN_ROWS = 8;
 
     private final Brought brought;
-    private final Tables tables;
+    private final ExchangePage page;
     private final Roster roster;
     private final LiftNames liftNames;
     private final Words words;
 
-    ExchangeController(Brought brought, Tables tables, Roster roster, LiftNames liftNames, Words words) {
+    ExchangeController(Brought brought, ExchangePage page, Roster roster, LiftNames liftNames, Words words) {
         this.brought = brought;
-        this.tables = tables;
+        this.page = page;
         this.roster = roster;
         this.liftNames = liftNames;
         this.words = words;
@@ -58,7 +58,7 @@ class ExchangeController {
 
     @GetMapping
     ModelAndView all(@AuthenticationPrincipal Person person, @RequestParam(required = false) Long lifter) {
-        return list(person, FormState.NONE).addObject("chosen", lifter);
+        return page.of(person, FormState.NONE).addObject("chosen", lifter);
     }
 
     /**
@@ -69,7 +69,7 @@ class ExchangeController {
 
     @PostMapping
     ModelAndView bring(@AuthenticationPrincipal Person person, Sent<BringForm> sent) {
-        return sent.answer("bring", form -> to(bring(person, form, sent.text("text"))), state -> list(person, state)
+        return sent.answer("bring", form -> to(bring(person, form, sent.text("text"))), state -> page.of(person, state)
                 .addObject("chosen", null));
     }
 
@@ -109,15 +109,6 @@ class ExchangeController {
         String own = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1);
         String visible = own.replaceAll("[\\p{Cntrl}<>\"]", "").strip();
         return visible.isEmpty() ? "?" : visible;
-    }
-
-    private ModelAndView list(Person person, FormState state) {
-        return new ModelAndView("exchange/exchange")
-                .addObject("files", brought.latest(person))
-                .addObject("lifters", roster.lifters(person))
-                .addObject("tables", tables.of(person))
-                .addObject("zone", person.zone())
-                .addObject("state", state);
     }
 
     private static ModelAndView to(long id) {

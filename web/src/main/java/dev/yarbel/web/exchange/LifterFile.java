@@ -38,8 +38,7 @@ class LifterFile {
     private final JsonMapper json;
     private final Clock clock;
 
-    LifterFile(
-            List<LifterParts> rooms, Tables tables, ManyRows rows, Accounts accounts, JsonMapper json, Clock clock) {
+    LifterFile(List<LifterParts> rooms, Tables tables, ManyRows rows, Accounts accounts, JsonMapper json, Clock clock) {
         this.parts = rooms.stream().flatMap(room -> room.parts().stream()).toList();
         this.tables = tables;
         this.rows = rows;
@@ -50,7 +49,8 @@ class LifterFile {
 
     void json(LifterCard lifter, OutputStream out) throws IOException {
         Writer text = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-        text.write("{\"format\": \"yarbel-lifter\", \"version\": " + VERSION + ", \"madeAt\": \"" + clock.instant() + "\"");
+        text.write("{\"format\": \"yarbel-lifter\", \"version\": " + VERSION + ", \"madeAt\": \"" + clock.instant()
+                + "\"");
         String signsIn = accounts.ofLifter(lifter.clubId(), lifter.id())
                 .map(Accounts.Colleague::username)
                 .map(json::writeValueAsString)

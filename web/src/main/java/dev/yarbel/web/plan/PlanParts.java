@@ -10,9 +10,13 @@ class PlanParts implements LifterParts {
 
     @Override
     public List<Part> parts() {
-        return List.of(
-                new Part("recovery", """
+        return List.of(new Part("recovery", """
                         select jsonb_strip_nulls(jsonb_build_object('lift', lift, 'thenLift', then_lift, 'hours', figure))
                         from recovery_figure where club_id = ? and lifter_id = any (?) order by id"""));
+    }
+
+    @Override
+    public List<String> erase() {
+        return List.of("delete from recovery_figure where club_id = ? and lifter_id = any (?)");
     }
 }

@@ -10,9 +10,13 @@ class PracticeParts implements LifterParts {
 
     @Override
     public List<Part> parts() {
-        return List.of(
-                new Part("guesses", """
+        return List.of(new Part("guesses", """
                         select jsonb_build_object('at', guessed_at, 'lift', lift, 'kind', kind, 'said', said, 'was', was)
                         from practice_guess where club_id = ? and lifter_id = any (?) order by id"""));
+    }
+
+    @Override
+    public List<String> erase() {
+        return List.of("delete from practice_guess where club_id = ? and lifter_id = any (?)");
     }
 }

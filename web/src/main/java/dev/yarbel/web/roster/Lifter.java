@@ -109,6 +109,7 @@ class Lifter {
     private String clearedBy;
     private LocalDate clearedOn;
     private Instant archivedAt;
+    private LocalDate leavesOn;
 
     protected Lifter() {}
 
@@ -212,7 +213,17 @@ class Lifter {
                 Optional.ofNullable(wordsAt),
                 wordsWaiting,
                 Optional.ofNullable(weekWritten),
+                Optional.ofNullable(leavesOn),
                 archivedAt != null);
+    }
+
+    /** The day on which everything of theirs is deleted; empty where nobody asked for that. */
+    Optional<LocalDate> leavesOn() {
+        return Optional.ofNullable(leavesOn);
+    }
+
+    void leavesOn(Optional<LocalDate> day) {
+        leavesOn = day.orElse(null);
     }
 
     private Demand.Figures demand() {

@@ -43,6 +43,7 @@ import java.util.Optional;
  * @param wordsAt when words were last said between them and a coach while they lifted
  * @param wordsWaiting those were theirs, and they wait for an answer
  * @param weekWritten the Monday of the newest week that a coach wrote about
+ * @param leavesOn the day on which everything of theirs is deleted, where they asked for it
  */
 public record LifterCard(
         long id,
@@ -73,6 +74,7 @@ public record LifterCard(
         Optional<Instant> wordsAt,
         boolean wordsWaiting,
         Optional<LocalDate> weekWritten,
+        Optional<LocalDate> leavesOn,
         boolean archived) {
 
     public LifterCard {

@@ -19,4 +19,10 @@ public interface LifterParts {
 
     /** In the order in which they are written. */
     List<Part> parts();
+
+    /**
+     * Deletes for good what the room keeps of lifters: statements for a club and some lifters, in their order. What another room's
+     * rows refer to may go first.
+     */
+    List<String> erase();
 }

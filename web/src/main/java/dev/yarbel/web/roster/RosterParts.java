@@ -34,4 +34,12 @@ class RosterParts implements LifterParts {
                           'struckAt', removed_at))
                         from lifter_note where club_id = ? and lifter_id = any (?) order by written_at, id"""));
     }
+
+    @Override
+    public List<String> erase() {
+        return List.of(
+                "delete from measurement where club_id = ? and lifter_id = any (?)",
+                "delete from ache where club_id = ? and lifter_id = any (?)",
+                "delete from lifter_note where club_id = ? and lifter_id = any (?)");
+    }
 }

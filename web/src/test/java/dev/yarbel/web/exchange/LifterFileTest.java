@@ -9,6 +9,7 @@ import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.FullLifter;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.roster.LifterParts;
 import java.io.ByteArrayInputStream;

@@ -7,6 +7,7 @@ import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.FullLifter;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LiftRecord;
@@ -145,7 +146,9 @@ class TablesTest {
     /** A max typed in pounds goes out in pounds, whatever the lifter's unit. */
     @Test
     void aMaxIsInTheUnitItWasTypedIn() throws Exception {
-        full().asCoach("/book/lifts/squat/max", Map.of("kind", "CONTEST", "load", "452 lb", "on", "2026-03-01", "reps", "1"));
+        full().asCoach(
+                        "/book/lifts/squat/max",
+                        Map.of("kind", "CONTEST", "load", "452 lb", "on", "2026-03-01", "reps", "1"));
         assertThat(rows(club.asCoach(), "maxes"))
                 .extracting(row -> row.get("Load") + " " + row.get("Unit") + " " + row.get("Kind"))
                 .contains("452 lb Contest max");
