@@ -238,6 +238,7 @@ class AccessTest {
             entry("GET /lifters/{id}/plan/print", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/print/sessions.pdf", May.THEIR_COACH),
             entry("GET /lifters/{id}/plan/print/overview.pdf", May.THEIR_COACH),
+            entry("GET /lifters/{id}/plan/print/plan.xlsx", May.THEIR_COACH),
             entry("GET /plan/templates", May.ANY_COACH),
             entry("GET /plan/doses", May.ANY_COACH),
             entry("GET /how", May.WHOEVER_SIGNED_IN),

@@ -4,10 +4,15 @@ import dev.yarbel.web.block.LifterBlock;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Pdf;
 import dev.yarbel.web.page.Words;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,12 +31,14 @@ class PaperController {
     private final Paper paper;
     private final Sheet sheet;
     private final Pdf pdf;
+    private final PlanWorkbook workbook;
     private final Words words;
 
-    PaperController(Paper paper, Sheet sheet, Pdf pdf, Words words) {
+    PaperController(Paper paper, Sheet sheet, Pdf pdf, PlanWorkbook workbook, Words words) {
         this.paper = paper;
         this.sheet = sheet;
         this.pdf = pdf;
+        this.workbook = workbook;
         this.words = words;
     }
 
@@ -62,6 +69,20 @@ class PaperController {
             document = pdf.of("plan/paper-overview", Pdf.Paper.LANDSCAPE, model);
         }
         return document.named(words.say("print.file.overview", plan.lifter().name(), plan.name()));
+    }
+
+    /** The block as a workbook, for whoever goes on with it in a spreadsheet. */
+    @GetMapping("/lifters/{id}/plan/print/plan.xlsx")
+    void asWorkbook(LifterBlock plan, HttpServletResponse response) throws IOException {
+        response.setContentType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(
+                                words.say("plan.file.name", plan.lifter().name(), plan.name()), StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
+        workbook.write(plan, response.getOutputStream());
     }
 
     private Map<String, Object> sessions(LifterBlock plan, Optional<Integer> week) {
