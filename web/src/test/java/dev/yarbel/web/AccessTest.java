@@ -168,6 +168,7 @@ class AccessTest {
             entry("GET /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/day", May.COACHES_OF_THE_CLUB),
             entry("GET /contests/{contest}/results.csv", May.COACHES_OF_THE_CLUB),
+            entry("GET /contests/{contest}/results.pdf", May.COACHES_OF_THE_CLUB),
             entry("GET /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events", May.COACHES_OF_THE_CLUB),
             entry("POST /contests/{contest}/events/{event}", May.COACHES_OF_THE_CLUB),

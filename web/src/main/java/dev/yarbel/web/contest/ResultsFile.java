@@ -5,27 +5,38 @@ import dev.yarbel.core.contest.Points;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.page.TableFile;
 import dev.yarbel.web.page.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Component;
 
 /**
  * Writes what came of a contest as a table for a spreadsheet (RFC 4180, masses in kg, a point before the decimals). A load that was not
- * made has a minus before it, as result sheets have it (common practice, no source). What is only named or expected is no result.
+ * made has a minus before it, as result sheets have it (common practice, no source). What is only named or expected is no result, and
+ * what hangs on it neither.
  */
 @Component
 class ResultsFile {
 
-    /** What a spreadsheet would take for a formula is kept from being one. */
-    private static final String FORMULAS = "=+-@\t\r";
+    /** As scales of contests show it, though it was typed in pounds. */
+    private static final int HUNDREDTHS = 2;
+
+    private static final Pattern FIGURE = Pattern.compile("-?\\d+(\\.\\d+)?");
+
+    /** A table of results, with what stands above its columns. */
+    record Results(List<String> head, List<List<String>> lines) {}
 
     private final Words words;
     private final ContestWords groups;
@@ -36,7 +47,7 @@ class ResultsFile {
     }
 
     /** Of a contest of lifts: a line for each lifter, with every attempt, the total and the points. */
-    String of(DayView.Made made) {
+    Results of(DayView.Made made) {
         ContestRules rules = made.contest().rules();
         List<String> head = new ArrayList<>(List.of(
                 words.say("contest.class"),
@@ -57,7 +68,7 @@ class ResultsFile {
             List<String> line = new ArrayList<>(List.of(
                     groups.group(row.group()),
                     row.place().map(String::valueOf).orElse(""),
-                    text(row.entry().name()),
+                    row.entry().name(),
                     kg(row.entry().bodyMass()),
                     row.entry().lot().map(String::valueOf).orElse("")));
             Map<Lift, List<AttemptEntity>> attempts = made.of(row.entry());
@@ -74,7 +85,7 @@ class ResultsFile {
                             points.map(figure -> figure.toPlainString()).orElse("")));
             lines.add(line);
         }
-        return written(head, lines);
+        return new Results(head, lines);
     }
 
     private static String lifted(List<AttemptEntity> attempts, int number) {
@@ -90,35 +101,42 @@ class ResultsFile {
     }
 
     /** Of a strongman contest: a line for each, with every result and its points. */
-    String of(EventsView view) {
+    Results of(EventsView view) {
         List<String> head = new ArrayList<>(
                 List.of(words.say("contest.class"), words.say("contest.place-no"), words.say("contest.lifter")));
         view.events().forEach(event -> {
-            head.add(text(event.name()));
+            head.add(event.name());
             head.add(words.say("contest.points.of", event.name()));
         });
         head.add(words.say("contest.points"));
         List<List<String>> lines = new ArrayList<>();
         for (EventsView.Group group : view.groups()) {
-            for (EventsView.Row row : group.rows()) {
-                List<String> line = new ArrayList<>(List.of(
-                        sex(group.sex()),
-                        String.valueOf(row.place()),
-                        text(row.entry().name())));
-                row.cells().forEach(cell -> {
-                    line.add(cell.guessed() ? "" : cell.written());
-                    line.add(
-                            cell.guessed()
-                                    ? ""
-                                    : cell.points()
-                                            .map(points -> points.toPlainString())
-                                            .orElse(""));
-                });
-                line.add(row.total().stripTrailingZeros().toPlainString());
-                lines.add(line);
-            }
+            List<Boolean> settled = IntStream.range(0, view.events().size())
+                    .mapToObj(at -> group.rows().stream()
+                            .noneMatch(row -> row.cells().get(at).guessed()))
+                    .toList();
+            group.rows().forEach(row -> lines.add(line(group, row, settled)));
         }
-        return written(head, lines);
+        return new Results(head, lines);
+    }
+
+    /** @param settled by event, whether nobody's result there is only expected: else points and places are too */
+    private List<String> line(EventsView.Group group, EventsView.Row row, List<Boolean> settled) {
+        boolean all = settled.stream().allMatch(Boolean::booleanValue);
+        List<String> line = new ArrayList<>(List.of(
+                sex(group.sex()),
+                all ? String.valueOf(row.place()) : "",
+                row.entry().name()));
+        for (int at = 0; at < settled.size(); at++) {
+            EventsView.Cell cell = row.cells().get(at);
+            line.add(cell.guessed() ? "" : cell.written());
+            line.add(
+                    settled.get(at)
+                            ? cell.points().map(BigDecimal::toPlainString).orElse("")
+                            : "");
+        }
+        line.add(all ? row.total().stripTrailingZeros().toPlainString() : "");
+        return line;
     }
 
     private String sex(String key) {
@@ -126,32 +144,41 @@ class ResultsFile {
     }
 
     private static String kg(Optional<Mass> mass) {
-        return mass.map(one -> one.in(MassUnit.KG).stripTrailingZeros().toPlainString())
+        return mass.map(one -> one.in(MassUnit.KG)
+                        .setScale(HUNDREDTHS, RoundingMode.HALF_UP)
+                        .stripTrailingZeros()
+                        .toPlainString())
                 .orElse("");
     }
 
-    private static String text(String typed) {
-        return !typed.isEmpty() && FORMULAS.indexOf(typed.charAt(0)) >= 0 ? "'" + typed : typed;
-    }
-
-    private static String written(List<String> head, List<List<String>> lines) {
+    /** As CSV; what a spreadsheet would take for a formula is kept from being one. */
+    static String csv(Results results) {
         StringBuilder file = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(file, CSVFormat.RFC4180)) {
-            printer.printRecord(head);
-            printer.printRecords(lines);
+            printer.printRecord(plain(results.head()));
+            for (List<String> line : results.lines()) {
+                printer.printRecord(plain(line));
+            }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return file.toString();
     }
 
+    private static List<String> plain(List<String> cells) {
+        return cells.stream()
+                .map(cell -> FIGURE.matcher(cell).matches() ? cell : TableFile.harmless(cell))
+                .toList();
+    }
+
     /** What it is saved as: the contest's name in plain letters, and its day. */
-    static String name(ContestEntity contest) {
+    static String name(ContestEntity contest, String end) {
         String plain = contest.name()
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-")
                 .replaceAll("^-|-$", "");
         return (plain.isEmpty() ? "contest" : plain)
-                + contest.on().map(on -> "-" + on).orElse("") + ".csv";
+                + contest.on().map(on -> "-" + on).orElse("")
+                + end;
     }
 }

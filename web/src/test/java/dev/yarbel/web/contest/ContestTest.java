@@ -22,6 +22,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
@@ -241,7 +244,7 @@ class ContestTest extends ContestPages {
     void resultsAreAFileForASpreadsheet() throws Exception {
         String contest = held();
         String entry = entered(contest).replaceAll(".*/", "");
-        send(contest + "/entries", "guest", "yes", "name", "=1+1", "sex", "MALE", "body", "82");
+        send(contest + "/entries", "guest", "yes", "name", "=1+1", "sex", "MALE", "body", "181 lb");
         String[][] taps = {
             {"1", "150", "SOLID"},
             {"2", "160", "MISSED"},
@@ -264,6 +267,18 @@ class ContestTest extends ContestPages {
         assertThat(lines.get(0)).startsWith("Class,").contains("Squat 1,Squat 2,Squat 3,Squat,Bench press 1");
         assertThat(lines)
                 .anySatisfy(line -> assertThat(line).contains("150,-160,,150,").contains(club.lifter.name()));
-        assertThat(lines).anySatisfy(line -> assertThat(line).contains("'=1+1").contains("82"));
+        assertThat(lines).anySatisfy(line -> assertThat(line).contains("'=1+1,82.1,"));
+        byte[] paper = look(contest + "/results.pdf")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(paper)) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Test Open", club.lifter.name(), "150", "-160")
+                    // on paper nothing is a formula, and names stand as they are
+                    .contains("=1+1")
+                    .doesNotContain("'=1+1");
+        }
     }
 }

@@ -108,7 +108,10 @@ class PlanWorkbookTest {
                                         new TrainingDay("=1+1 [a/b]: it's?", 0, List.of(squat)),
                                         new TrainingDay("=1+1 [a/b]: it's?", 1, List.of(squat)),
                                         new TrainingDay("Working maxes", 2, List.of(squat)),
-                                        new TrainingDay("a day whose name is longer than pages may be called", 3, List.of(squat))))
+                                        new TrainingDay(
+                                                "a day whose name is longer than pages may be called",
+                                                3,
+                                                List.of(squat))))
                         .named("Odd"),
                 "");
         try (XSSFWorkbook book = workbook(club)) {
