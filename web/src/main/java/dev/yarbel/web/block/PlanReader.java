@@ -1,6 +1,7 @@
 package dev.yarbel.web.block;
 
 import dev.yarbel.core.block.BlockWeek;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionGlance;
 import dev.yarbel.web.roster.InTraining;
@@ -12,11 +13,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.stereotype.Component;
 
 /** Reads of blocks on which days they ask for something, and nothing of what. */
@@ -140,6 +143,22 @@ class PlanReader {
     /** The block each lifter is in, else the last begun, and all that begin later; oldest first. */
     List<Plan> fromToday(long clubId, Collection<Long> lifters, LocalDate today) {
         return plans(DAYS + FROM_TODAY + ORDER, clubId, lifters.toArray(Long[]::new), today, today);
+    }
+
+    /** What days ask for, by day and week, slot after slot. */
+    Map<PlannedDay, List<PlannedSessions.Slot>> work(long clubId, Collection<Long> days) {
+        Map<PlannedDay, List<PlannedSessions.Slot>> work = new HashMap<>();
+        jdbc.query(
+                """
+                select s.block_day_id, c.week, s.letter, s.lift, c.shorthand from slot s
+                join dose_cell c on c.slot_id = s.id and c.club_id = s.club_id
+                where s.club_id = ? and s.block_day_id = any (?) and s.removed_at is null order by s.position, s.id""",
+                (RowCallbackHandler) row -> work.computeIfAbsent(
+                                new PlannedDay(row.getLong("block_day_id"), row.getInt("week")), day -> new ArrayList<>())
+                        .add(new PlannedSessions.Slot(row.getString("letter"), new Lift(row.getString("lift")), row.getString("shorthand"))),
+                clubId,
+                days.toArray(Long[]::new));
+        return work;
     }
 
     /** The blocks of lifters that were not over on a day, and all that begin later; oldest first. */

@@ -1,5 +1,6 @@
 package dev.yarbel.web.block;
 
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.block.PlanReader.Plan;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.PlannedDay;
@@ -14,7 +15,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The sessions that blocks ask for, by their days, for calendars: many lifters in two statements. */
+/** The sessions that blocks ask for, by their days, for calendars: many lifters in three statements. */
 @Service
 @Transactional(readOnly = true)
 public class PlannedSessions {
@@ -44,7 +45,11 @@ public class PlannedSessions {
             LocalDate on,
             int week,
             boolean easy,
-            boolean done) {}
+            boolean done,
+            List<Slot> slots) {}
+
+    /** What a session asks for: the letter of a slot, its lift, and its dose as it is written. */
+    public record Slot(String letter, Lift lift, String dose) {}
 
     /** From a day on, those to come among them; what another block took the place of is not. */
     public List<Session> since(long clubId, Collection<Long> lifters, LocalDate day) {
@@ -59,13 +64,18 @@ public class PlannedSessions {
                 .map(PlanReader.Day::number)
                 .toList();
         Map<PlannedDay, SessionGlance> held = SessionGlance.byPlannedDay(book.glances(clubId, lifters, days));
+        Map<PlannedDay, List<Slot>> work = days.isEmpty() ? Map.of() : plans.work(clubId, days);
         List<Session> sessions = new ArrayList<>();
-        byLifter.values().forEach(own -> add(own, held, day, sessions));
+        byLifter.values().forEach(own -> add(own, held, work, day, sessions));
         return sessions;
     }
 
     private static void add(
-            List<Plan> plans, Map<PlannedDay, SessionGlance> held, LocalDate since, List<Session> sessions) {
+            List<Plan> plans,
+            Map<PlannedDay, SessionGlance> held,
+            Map<PlannedDay, List<Slot>> work,
+            LocalDate since,
+            List<Session> sessions) {
         for (int at = 0; at < plans.size(); at++) {
             LocalDate until = at + 1 < plans.size() ? plans.get(at + 1).start() : LocalDate.MAX;
             Plan plan = plans.get(at);
@@ -84,7 +94,8 @@ public class PlannedSessions {
                                 on,
                                 week + 1,
                                 plan.shape().get(week).deload(),
-                                session.filter(SessionGlance::finished).isPresent()));
+                                session.filter(SessionGlance::finished).isPresent(),
+                                work.getOrDefault(planned, List.of())));
                     }
                 }
             }

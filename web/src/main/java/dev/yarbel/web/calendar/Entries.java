@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -51,9 +52,18 @@ final class Entries {
                 named,
                 new DtStart<>(session.on()),
                 new DtEnd<>(session.on().plusDays(1)),
-                new Description(session.block()),
+                new Description(work(session)),
                 new Url(content.base().resolve("/lifters/" + session.lifterId() + "/floor")),
                 ImmutableTransp.TRANSPARENT);
+    }
+
+    /** The block, and what it asks for on the day, as it is written. */
+    private String work(PlannedSessions.Session session) {
+        return Stream.concat(
+                        Stream.of(session.block()),
+                        session.slots().stream()
+                                .map(slot -> slot.letter() + " " + words.lift(slot.lift()) + " " + words.dose(slot.dose())))
+                .collect(Collectors.joining("\n"));
     }
 
     /** A contest's days, and where that is known the time from the weigh-in until it begins. */

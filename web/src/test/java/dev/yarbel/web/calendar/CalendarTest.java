@@ -129,6 +129,8 @@ class CalendarTest {
                     .isEqualTo("TRANSPARENT");
         });
         assertThat(sessions).extracting(VEvent::getUid).doesNotHaveDuplicates();
+        assertThat(sessions.get(2).getDescription().getValue())
+                .isEqualTo("Block\nA Squat 1 @8\nB Squat 2x5 -20%\nC Squat 3x5 77.5%");
     }
 
     private static List<LocalDate> days(List<VEvent> events) {
