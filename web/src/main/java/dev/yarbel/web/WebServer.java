@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -56,6 +57,9 @@ class WebServer {
     private static final int MOST_FIELDS = 4000;
     /** How long a request may be on its way, and how long a new line may say nothing of use. */
     private static final Duration WHOLE_BODY = Duration.ofSeconds(30);
+
+    /** Where files come in. */
+    private static final Set<String> BRINGS = Set.of("/exchange", "/exchange/maxes");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);
@@ -119,7 +123,7 @@ class WebServer {
     /** Whether a request brings a file to where files are brought. */
     private static boolean brings(Request request) {
         return request.getMethod().equals("POST")
-                && Request.getPathInContext(request).equals("/exchange")
+                && BRINGS.contains(Request.getPathInContext(request))
                 && isOfType(request, MimeTypes.Type.MULTIPART_FORM_DATA);
     }
 

@@ -144,6 +144,10 @@ class AccessTest {
             entry("GET /exchange/{table}.csv", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/{table}.xlsx", May.WHOEVER_SIGNED_IN),
             entry("POST /exchange", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/maxes", May.ANY_COACH),
+            entry("POST /exchange/maxes", May.ANY_COACH),
+            entry("POST /exchange/maxes/take", May.ANY_COACH),
+            entry("POST /exchange/maxes/{brought}/take-back", May.ANY_COACH),
             entry("POST /exchange/leave", May.ANY_LIFTER),
             entry("POST /exchange/stay", May.ANY_LIFTER),
             entry("GET /exchange/{file}", May.THEIR_COACH),
@@ -355,6 +359,8 @@ class AccessTest {
             entry("GET /exchange/lifter.json", Map.of("lifter", "{id}")),
             entry("GET /exchange/lifter.zip", Map.of("lifter", "{id}")),
             entry("POST /exchange", Map.of("text", "Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5")),
+            entry("POST /exchange/maxes", Map.of("text", "Name,Squat\nAda,120", "kind", "TESTED")),
+            entry("POST /exchange/maxes/take", Map.of("text", "Name,Squat\nAda,120", "kind", "TESTED")),
             entry("POST /lifters/{id}/practice", Map.of("lift", "squat", "drawn", "7", "left", "2")),
             entry("POST /lifters/{id}/floor/aches", Map.of("place", "KNEE", "weight", "3")),
             entry(
@@ -475,6 +481,7 @@ class AccessTest {
                 .get("made");
         variables.put("secret", address.toString().replaceAll(".*/|\\.ics$", ""));
         variables.put("table", "maxes");
+        variables.put("brought", "1");
         variables.put("token", "none");
         variables.put("key", "none");
         variables.put("letter", "A");

@@ -206,6 +206,7 @@ class FuzzTest {
                 "/calls/judged",
                 "/calendar",
                 "/exchange",
+                "/exchange/maxes",
                 "/exchange/" + clubs.brought(club, "OPEN"),
                 "/exchange/" + clubs.brought(club, "TAKEN"),
                 "/exchange/" + clubs.brought(club, "TAKEN_BACK"),

@@ -75,6 +75,7 @@ class PageCostTest {
             "/calendar",
             "/calendar.ics",
             "/exchange",
+            "/exchange/maxes",
             "/exchange/" + brought,
             "/contests",
             contest,

@@ -147,6 +147,7 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 "/calls/**",
                                 "/contests/**",
+                                "/exchange/maxes/**",
                                 "/kit/**",
                                 "/lifters",
                                 "/lifters/*/plan/**",

@@ -154,8 +154,10 @@ class PlanReader {
                 join dose_cell c on c.slot_id = s.id and c.club_id = s.club_id
                 where s.club_id = ? and s.block_day_id = any (?) and s.removed_at is null order by s.position, s.id""",
                 (RowCallbackHandler) row -> work.computeIfAbsent(
-                                new PlannedDay(row.getLong("block_day_id"), row.getInt("week")), day -> new ArrayList<>())
-                        .add(new PlannedSessions.Slot(row.getString("letter"), new Lift(row.getString("lift")), row.getString("shorthand"))),
+                                new PlannedDay(row.getLong("block_day_id"), row.getInt("week")),
+                                day -> new ArrayList<>())
+                        .add(new PlannedSessions.Slot(
+                                row.getString("letter"), new Lift(row.getString("lift")), row.getString("shorthand"))),
                 clubId,
                 days.toArray(Long[]::new));
         return work;

@@ -56,6 +56,14 @@ class LiftNumbersEntity {
         this.lift = lift;
     }
 
+    long id() {
+        return id;
+    }
+
+    long lifterId() {
+        return lifterId;
+    }
+
     Lift lift() {
         return lift;
     }

@@ -1,6 +1,7 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.lift.Lift;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
@@ -19,6 +20,12 @@ interface LiftNumbersRepository extends Repository<LiftNumbersEntity, Long> {
     List<LiftNumbersEntity> findByClubIdAndLifterIdOrderById(long clubId, long lifterId);
 
     Optional<LiftNumbersEntity> findByClubIdAndLifterIdAndLift(long clubId, long lifterId, Lift lift);
+
+    Optional<LiftNumbersEntity> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
+
+    List<LiftNumbersEntity> findByClubIdAndLifterIdIn(long clubId, Collection<Long> lifters);
+
+    Optional<LiftNumbersEntity> findByClubIdAndId(long clubId, long id);
 
     LiftNumbersEntity save(LiftNumbersEntity numbers);
 }

@@ -67,6 +67,14 @@ class RecordedMaxEntity {
         this.enteredBy = by;
     }
 
+    long id() {
+        return id;
+    }
+
+    long lifterId() {
+        return lifterId;
+    }
+
     Lift lift() {
         return lift;
     }

@@ -1,6 +1,8 @@
 package dev.yarbel.web.book;
 
 import dev.yarbel.core.lift.Lift;
+import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -14,6 +16,15 @@ interface RecordedMaxRepository extends Repository<RecordedMaxEntity, Long> {
     Optional<RecordedMaxEntity> newest(long clubId, long lifterId, Lift lift);
 
     Optional<RecordedMaxEntity> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
+
+    /** Of many lifters, oldest first. */
+    @Query("""
+            select m from RecordedMaxEntity m where m.clubId = :clubId and m.lifterId in :lifters and m.removedAt is null
+            order by m.onDate, m.id""")
+    List<RecordedMaxEntity> of(long clubId, Collection<Long> lifters);
+
+    @Query("select m from RecordedMaxEntity m where m.clubId = :clubId and m.id in :ids and m.removedAt is null")
+    List<RecordedMaxEntity> numbered(long clubId, Collection<Long> ids);
 
     RecordedMaxEntity save(RecordedMaxEntity max);
 }

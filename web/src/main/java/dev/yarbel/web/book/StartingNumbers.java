@@ -97,7 +97,7 @@ class StartingNumbers {
      * @param typedIn the unit it was typed in, in which it is shown again
      * @param meant whether the coach was asked about this load and stands by it
      */
-    void max(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn, boolean meant) {
+    NowSetDown max(Person coach, LifterCard lifter, RecordedMax max, MassUnit typedIn, boolean meant) {
         if (!meant) {
             askAbout(
                     max.load(),
@@ -107,7 +107,7 @@ class StartingNumbers {
                             .map(RecordedMax::load),
                     lifter);
         }
-        maxes.save(
+        RecordedMaxEntity kept = maxes.save(
                 new RecordedMaxEntity(lifter.clubId(), lifter.id(), max, typedIn, coach.personName(), clock.instant()));
         ledger.write(
                 coach,
@@ -121,7 +121,29 @@ class StartingNumbers {
         if (max.kind() != RecordedMax.Kind.GOAL && row.workingMax().isEmpty()) {
             Mass share = max.max(row.decidedCurve().orElse(RepCurve.DEFAULT)).times(lifter.shareOfEstimate());
             workingMax(coach, lifter, row, share);
+            return new NowSetDown(kept.id(), Optional.of(row));
         }
+        return new NowSetDown(kept.id(), Optional.empty());
+    }
+
+    /** @param made the numbers whose working max came of it */
+    record NowSetDown(long max, Optional<LiftNumbersEntity> made) {}
+
+    /** Does away with a working max that a max made, unless somebody moved it since. */
+    void unmade(Person coach, LifterCard lifter, long numbersId, Mass made) {
+        numbers.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), numbersId)
+                .filter(row -> row.workingMax().equals(Optional.of(made)))
+                .ifPresent(row -> {
+                    row.workingMax(null);
+                    ledger.write(
+                            coach,
+                            lifter,
+                            ChangeKind.WORKING_MAX,
+                            List.of(row.lift().key()),
+                            Optional.empty(),
+                            words.load(made, lifter.unit()),
+                            "");
+                });
     }
 
     /** A max as it was typed into a field. */

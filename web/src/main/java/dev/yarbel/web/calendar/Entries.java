@@ -62,7 +62,8 @@ final class Entries {
         return Stream.concat(
                         Stream.of(session.block()),
                         session.slots().stream()
-                                .map(slot -> slot.letter() + " " + words.lift(slot.lift()) + " " + words.dose(slot.dose())))
+                                .map(slot ->
+                                        slot.letter() + " " + words.lift(slot.lift()) + " " + words.dose(slot.dose())))
                 .collect(Collectors.joining("\n"));
     }
 

@@ -42,6 +42,10 @@ class Measurement {
         return id;
     }
 
+    long lifterId() {
+        return lifterId;
+    }
+
     public MeasureKind kind() {
         return kind;
     }

@@ -19,6 +19,7 @@ import dev.yarbel.web.page.Words;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +27,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
@@ -124,7 +126,7 @@ public class Profiles {
      * @param figure in kg, cm or a number, as {@link MeasureKind#read} gives it
      * @param meant whether the person was asked about this figure and stands by it
      */
-    public void measure(
+    public long measure(
             Person person, LifterCard lifter, MeasureKind kind, BigDecimal figure, LocalDate on, boolean meant) {
         if (kind == MeasureKind.BODY_MASS && !meant) {
             Mass mass = Mass.of(figure, MassUnit.KG);
@@ -135,8 +137,34 @@ public class Profiles {
                 throw new UnreadableException(code, words.load(expected, lifter.unit())).in("figure");
             });
         }
-        measurements.save(new Measurement(lifter.clubId(), lifter.id(), kind, on, figure));
+        Measurement kept = measurements.save(new Measurement(lifter.clubId(), lifter.id(), kind, on, figure));
         write(person, lifter.id(), ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));
+        return kept.id();
+    }
+
+    /** A body mass and its day. */
+    public record Weighed(LocalDate on, Mass mass) {}
+
+    /** What lifters weighed, oldest first. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<Weighed>> weighed(long clubId, Collection<Long> lifters) {
+        return lifters.isEmpty()
+                ? Map.of()
+                : measurements.ofMany(clubId, lifters, MeasureKind.BODY_MASS).stream()
+                        .collect(Collectors.groupingBy(
+                                Measurement::lifterId,
+                                Collectors.mapping(
+                                        measured -> new Weighed(measured.on(), Mass.of(measured.figure(), MassUnit.KG)),
+                                        Collectors.toList())));
+    }
+
+    /** Strikes measurements, of those lifters that the person sees. */
+    public void strike(Person person, List<Long> ids) {
+        if (!ids.isEmpty()) {
+            measurements.numbered(person.clubId(), ids).stream()
+                    .filter(measured -> roster.maySee(person, measured.lifterId()))
+                    .forEach(measured -> measured(person, measured.lifterId(), measured.id(), true));
+        }
     }
 
     /** Strikes a measurement or brings it back. */

@@ -1,0 +1,292 @@
+package dev.yarbel.core.exchange;
+
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Lift;
+import dev.yarbel.core.measure.Mass;
+import dev.yarbel.core.measure.MassUnit;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * A table of maxes and body masses, as coaches keep them: a row for each lifter and a column for each lift, or a row for each max.
+ * Nothing is made up: a max without a day is refused where nobody said the day.
+ */
+public final class MaxTable {
+
+    private static final int HEAD_WITHIN = 15;
+    private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
+    private static final Mass MOST_BODY = Mass.ofKg(350);
+    private static final Mass LEAST_BODY = Mass.ofKg(20);
+    /** What people write at the head of a column of body masses. (Common practice, no source.) */
+    private static final Set<String> BODY = Set.of(
+            "body mass",
+            "bodymass",
+            "body weight",
+            "bodyweight",
+            "bw",
+            "weight",
+            "korpergewicht",
+            "koerpergewicht",
+            "korpermasse",
+            "gewicht");
+    /** Words beside the name of a lift that say it is a max. (Common practice, no source.) */
+    private static final Set<String> OF_MAXES =
+            Set.of("max", "maximum", "1rm", "rm", "best", "pb", "pr", "in", "kg", "kgs", "lb", "lbs", "bestleistung");
+
+    private static final Pattern NOTHING = Pattern.compile("|[-–—./]|n/?a|x|none|kein[er]?", Pattern.CASE_INSENSITIVE);
+    /** So much for so many: {@code 140x3}. */
+    private static final Pattern WITH_REPS = Pattern.compile("(.+?)\\s*[x×*]\\s*(\\d{1,2})");
+
+    /**
+     * What whoever brought the table says of it.
+     *
+     * @param unit of loads that name none
+     * @param day of maxes that have none; empty where nobody said it
+     * @param order of the figures of days
+     * @param today after which no max was lifted
+     */
+    public record Said(MassUnit unit, Optional<LocalDate> day, DayText.Order order, LocalDate today) {}
+
+    /**
+     * A max, or a body mass where it is of no lift.
+     *
+     * @param line of the table, from 1
+     * @param column from 0
+     * @param lifter as the table names them
+     * @param unit it is written in
+     * @param reps 1, or of a rep max 2 to 20
+     */
+    public record Line(
+            int line,
+            int column,
+            String lifter,
+            Optional<Lift> lift,
+            Mass mass,
+            MassUnit unit,
+            int reps,
+            LocalDate day) {}
+
+    /**
+     * What a table holds.
+     *
+     * @param unread the heads of columns that say nothing known
+     */
+    public record Read(List<Line> lines, List<Trouble> troubles, List<String> unread) {
+
+        public Read {
+            lines = List.copyOf(lines);
+            troubles = List.copyOf(troubles);
+            unread = List.copyOf(unread);
+        }
+    }
+
+    private final LiftIndex lifts;
+    private final Said said;
+    private final Map<Integer, Holds> holds = new TreeMap<>();
+    private final Map<Integer, Optional<Lift>> masses = new TreeMap<>();
+    private final Map<Integer, MassUnit> units = new TreeMap<>();
+    private final List<Line> lines = new ArrayList<>();
+    private final List<Trouble> troubles = new ArrayList<>();
+    private final List<String> unread = new ArrayList<>();
+
+    private MaxTable(LiftIndex lifts, Said said) {
+        this.lifts = lifts;
+        this.said = said;
+    }
+
+    /** Reads a table; empty where no row of its first names lifters and what they lifted. */
+    public static Optional<Read> read(List<List<String>> rows, LiftIndex lifts, Said said) {
+        for (int head = 0; head < Math.min(rows.size(), HEAD_WITHIN); head++) {
+            MaxTable table = new MaxTable(lifts, said);
+            if (table.heads(rows.get(head))) {
+                table.rows(rows, head + 1);
+                return Optional.of(new Read(table.lines, table.troubles, table.unread));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean heads(List<String> heads) {
+        boolean each = heads.stream().map(Holds::under).anyMatch(Optional.of(Holds.LIFT)::equals);
+        for (int at = 0; at < heads.size(); at++) {
+            String head = heads.get(at).strip();
+            int column = at;
+            Holds.unit(head).ifPresent(unit -> units.put(column, unit));
+            Optional<Lift> lift = each ? Optional.empty() : lift(head);
+            if (lift.isPresent()) {
+                masses.put(at, lift);
+            } else if (isBody(head) && !each) {
+                masses.put(at, Optional.empty());
+            } else {
+                Optional<Holds> known = Holds.under(head).filter(one -> !holds.containsValue(one));
+                known.ifPresent(one -> holds.put(column, one));
+                if (known.isEmpty() && !head.isEmpty()) {
+                    unread.add(head);
+                }
+            }
+        }
+        boolean found = each ? holds.containsValue(Holds.LOAD) : !masses.isEmpty();
+        return holds.containsValue(Holds.LIFTER) && found;
+    }
+
+    private Optional<Lift> lift(String head) {
+        String name = Arrays.stream(Plain.of(head).split(" "))
+                .filter(word -> !OF_MAXES.contains(word))
+                .collect(Collectors.joining(" "));
+        return lifts.find(name).filter(LiftIndex.Match::sure).map(LiftIndex.Match::lift);
+    }
+
+    private static boolean isBody(String head) {
+        String plain = Plain.of(head);
+        return BODY.contains(plain)
+                || BODY.contains(Arrays.stream(plain.split(" "))
+                        .filter(word -> !OF_MAXES.contains(word))
+                        .collect(Collectors.joining(" ")));
+    }
+
+    private void rows(List<List<String>> rows, int from) {
+        String lifter = "";
+        for (int at = from; at < rows.size(); at++) {
+            List<String> row = rows.get(at);
+            if (row.stream().allMatch(String::isBlank)) {
+                continue;
+            }
+            String named = cell(row, Holds.LIFTER);
+            // of a row for each max the lifter may stand in the first only, as where cells are merged
+            lifter = named.isEmpty() && masses.isEmpty() ? lifter : named;
+            row(at + 1, row, lifter);
+        }
+    }
+
+    private String cell(List<String> row, Holds what) {
+        return column(what)
+                .filter(at -> at < row.size())
+                .map(row::get)
+                .map(String::strip)
+                .orElse("");
+    }
+
+    private Optional<Integer> column(Holds what) {
+        return holds.entrySet().stream()
+                .filter(one -> one.getValue() == what)
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
+    private void row(int line, List<String> row, String lifter) {
+        if (lifter.isEmpty()) {
+            troubles.add(new Trouble(line, column(Holds.LIFTER).orElseThrow(), Trouble.Kind.NO_LIFTER, ""));
+            return;
+        }
+        if (masses.isEmpty()) {
+            one(line, row, lifter);
+            return;
+        }
+        masses.forEach((at, lift) -> {
+            String text = at < row.size() ? row.get(at).strip() : "";
+            if (!NOTHING.matcher(text).matches()) {
+                keep(line, at, row, lifter, lift, text);
+            }
+        });
+    }
+
+    private void one(int line, List<String> row, String lifter) {
+        int load = column(Holds.LOAD).orElseThrow();
+        String text = cell(row, Holds.LOAD);
+        String named = cell(row, Holds.LIFT);
+        if (named.isEmpty() && text.isEmpty()) {
+            return;
+        }
+        if (NOTHING.matcher(text).matches()) {
+            troubles.add(new Trouble(line, load, Trouble.Kind.NO_LOAD, text));
+            return;
+        }
+        if (isBody(named)) {
+            keep(line, load, row, lifter, Optional.empty(), text);
+            return;
+        }
+        Optional<Lift> lift = lift(named);
+        if (lift.isEmpty()) {
+            troubles.add(new Trouble(
+                    line,
+                    column(Holds.LIFT).orElseThrow(),
+                    named.isEmpty() ? Trouble.Kind.NO_LIFT : Trouble.Kind.UNKNOWN_LIFT,
+                    named));
+            return;
+        }
+        keep(line, load, row, lifter, lift, text);
+    }
+
+    private void keep(int line, int at, List<String> row, String lifter, Optional<Lift> lift, String text) {
+        try {
+            Matcher with = WITH_REPS.matcher(text);
+            boolean own = with.matches();
+            int reps = lift.isEmpty() ? 1 : reps(own ? with.group(2) : cell(row, Holds.REPS));
+            String load = own ? with.group(1) : text;
+            MassUnit unit = unit(row, at, load);
+            Mass mass = LoadText.read(load, unit);
+            boolean inRange = lift.isPresent()
+                    ? mass.isPositive()
+                    : !mass.isLessThan(LEAST_BODY) && !mass.isGreaterThan(MOST_BODY);
+            if (!inRange) {
+                throw new Unclear(Trouble.Kind.LOAD_OUT_OF_RANGE);
+            }
+            lines.add(new Line(line, at, lifter, lift, mass, unit, reps, day(row)));
+        } catch (Unclear unclear) {
+            troubles.add(new Trouble(line, at, unclear.kind(), text));
+        }
+    }
+
+    /** The unit that a load is written in: its own, its row's, its column's, else the one that was said. */
+    private MassUnit unit(List<String> row, int at, String load) {
+        Matcher own = Pattern.compile(".*\\d\\s*(" + LoadText.UNIT + ")\\.?").matcher(load.toLowerCase(Locale.ROOT));
+        if (own.matches()) {
+            return LoadText.unit(own.group(1));
+        }
+        return LoadText.unitIn(cell(row, Holds.UNIT))
+                .or(() -> Optional.ofNullable(units.get(at)))
+                .orElse(said.unit());
+    }
+
+    private static int reps(String text) throws Unclear {
+        if (text.isEmpty()) {
+            return 1;
+        }
+        if (!text.matches("\\d{1,3}([.,]0)?")) {
+            throw new Unclear(Trouble.Kind.UNREADABLE_REPS);
+        }
+        int reps = Integer.parseInt(text.replaceAll("[.,]0$", ""));
+        if (reps < 1 || reps > RecordedMax.MOST_REPS) {
+            throw new Unclear(Trouble.Kind.REPS_OUT_OF_RANGE);
+        }
+        return reps;
+    }
+
+    private LocalDate day(List<String> row) throws Unclear {
+        String text = cell(row, Holds.DAY);
+        if (text.isEmpty()) {
+            return said.day().orElseThrow(() -> new Unclear(Trouble.Kind.NO_DAY));
+        }
+        if (DayText.lacksYear(text)) {
+            throw new Unclear(Trouble.Kind.DAY_WITHOUT_YEAR);
+        }
+        LocalDate day = DayText.read(text, said.order()).orElseThrow(() -> new Unclear(Trouble.Kind.UNREADABLE_DAY));
+        if (day.isAfter(said.today())) {
+            throw new Unclear(Trouble.Kind.DAY_TO_COME);
+        }
+        if (day.isBefore(EARLIEST)) {
+            throw new Unclear(Trouble.Kind.DAY_TOO_EARLY);
+        }
+        return day;
+    }
+}
