@@ -73,6 +73,8 @@ class FuzzTest {
             "POST /contests/{contest}/restore",
             "POST /kit/pieces/{piece}/restore",
             "POST /kit/{gym}/open",
+            "POST /exchange/maxes/take",
+            "POST /exchange/stay",
             "POST /lifters/{id}/bring-back",
             "POST /lifters/{id}/book/lifts/maxes/{max}/restore",
             "POST /lifters/{id}/book/lifts/{lift}/start/back",
@@ -122,6 +124,14 @@ class FuzzTest {
         send(club.asCoach(), "/profile/aches", Map.of("place", "ELBOW", "since", "2026-03-01"));
         send(club.asCoach(), "/plan/templates", Map.of("kind", "BLOCK", "name", "t"));
         clubs.takenAway(club);
+        jdbc.sql("insert into calendar_address values (?, ?, 'fuzz', true, 'en', now())")
+                .params(club.coach.accountId(), club.lifter.clubId())
+                .update();
+        jdbc.sql("""
+                        insert into maxes_import (club_id, account_id, brought_at, maxes, measurements, working, made)
+                        values (?, ?, now(), '{}', '{}', '{}', '{}')""")
+                .params(club.lifter.clubId(), club.coach.accountId())
+                .update();
         clubs.grow(club, 2, 3, 1);
         await().untilAsserted(() ->
                 assertThat(one("select count(*) from slip where club_id = ?")).isPositive());
@@ -218,6 +228,7 @@ class FuzzTest {
         collect(club.asLifter(), club.url("/home"), forms);
         collect(club.asLifter(), club.url("/profile"), forms);
         collect(club.asLifter(), club.url("/practice"), forms);
+        collect(club.asLifter(), "/exchange", forms);
         collect(club.asHeadCoach(), "/club", forms);
         collect(club.asHeadCoach(), "/lifters?whole=true", forms);
         collect(anonymous(), "/sign-in", forms);
