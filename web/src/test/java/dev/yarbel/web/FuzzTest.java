@@ -129,9 +129,7 @@ class FuzzTest {
                 .update();
         jdbc.sql("""
                         insert into maxes_import (club_id, account_id, brought_at, maxes, measurements, working, made)
-                        values (?, ?, now(), '{}', '{}', '{}', '{}')""")
-                .params(club.lifter.clubId(), club.coach.accountId())
-                .update();
+                        values (?, ?, now(), '{}', '{}', '{}', '{}')""").params(club.lifter.clubId(), club.coach.accountId()).update();
         clubs.grow(club, 2, 3, 1);
         await().untilAsserted(() ->
                 assertThat(one("select count(*) from slip where club_id = ?")).isPositive());

@@ -109,7 +109,8 @@ record LedgerLine(Change change, String subject, String before, String after) {
             case PROFILE -> words.sayIfAny("profile." + change.subject().get(0) + "." + what, day(what, words));
             case MASTERY -> words.sayIfAny("book.mastery." + change.subject().get(1) + "." + what, day(what, words));
             case ACHE -> words.sayIfAny("tissue." + what, what);
-            case ROSTER -> change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : what;
+            case ROSTER ->
+                change.subject().get(0).equals("second-factor") ? words.say("club.second." + what) : day(what, words);
             case HEALTH -> words.sayIfAny("health.answer." + what, what);
             case RATINGS -> bias(what, words);
             case DOSE -> words.dose(what);

@@ -19,10 +19,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import net.fortuna.ical4j.model.ParameterList;
 import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.TimeZoneRegistry;
 import net.fortuna.ical4j.model.TimeZoneRegistryFactory;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.Value;
 import net.fortuna.ical4j.model.property.Name;
 import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.RefreshInterval;
@@ -100,7 +102,7 @@ class CalendarFile {
                         ImmutableVersion.VERSION_2_0,
                         ImmutableCalScale.GREGORIAN,
                         new Name(words.say("calendar.name")),
-                        new RefreshInterval(null, "PT1H"))
+                        new RefreshInterval(new ParameterList(List.of(Value.DURATION)), "PT1H"))
                 .stream()
                 .map(Property::toString)
                 .collect(Collectors.joining()));

@@ -73,14 +73,13 @@ public class Leaving {
             Lifter lifter = lifters.findByClubIdAndId(card.clubId(), card.id()).orElseThrow();
             if (lifter.leavesOn().isPresent()) {
                 lifter.leavesOn(Optional.empty());
-                write(person, card, "stays", "");
+                write(person, card, "stays", card.name());
             }
         });
     }
 
     private void write(Person person, LifterCard card, String what, String after) {
-        changes.write(
-                person, Optional.of(card.id()), ChangeKind.ROSTER, List.of(what), Optional.empty(), card.name(), after);
+        changes.write(person, Optional.of(card.id()), ChangeKind.ROSTER, List.of(what), Optional.empty(), "", after);
     }
 
     private record Due(long clubId, long lifterId) {}

@@ -121,6 +121,8 @@ class CalendarTest {
         Calendar calendar = fetch(subscribe(club.asLifter(), true));
         List<VEvent> sessions = events(calendar, "session-");
         assertThat(days(sessions)).containsExactly(TODAY.minusWeeks(1), TODAY, TODAY.plusWeeks(1));
+        // RFC 7986, 5.7: the kind of value is said
+        assertThat(calendar.toString()).contains("REFRESH-INTERVAL;VALUE=DURATION:PT1H");
         assertThat(summaries(sessions)).containsExactly("Squat day, week 1", "Squat day, week 2", "Squat day, week 3");
         assertThat(sessions).allSatisfy(event -> {
             LocalDate start = (LocalDate) event.getDateTimeStart().getDate();

@@ -107,6 +107,7 @@ class LeavingTest {
                 .isEqualTo(302);
         assertThat(leavesOn()).contains(TODAY.plusDays(14));
         assertThat(page(club.asCoach(), "/lifters")).contains("is deleted on 24 Mar");
+        assertThat(page(club.asCoach(), club.url("/book/decisions"))).contains("asked to be deleted", "24 Mar 2026");
         assertThat(page(club.asCoach(), club.url("/profile"))).contains("asked that everything of theirs is deleted");
         assertThat(page(club.asLifter(), club.url("/home"))).contains("Everything of yours is deleted on");
         leaving.eraseDue();
