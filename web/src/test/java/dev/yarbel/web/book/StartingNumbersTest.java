@@ -195,7 +195,7 @@ class StartingNumbersTest {
         String reading = page("deadlift").select("section:has(#reading-title)").text();
         // Epley 1985: 200 × (1 + 5/30) = 233.3; Brzycki 1993: 200 × 36/32 = 225; O'Conner et al. 1989: 200 × 1.125 =
         // 225
-        assertThat(reading).contains("Epley 233.3 kg", "Brzycki 225 kg", "O'Conner et al. 225 kg");
+        assertThat(reading).contains("Epley 233.3 kg", "Brzycki 225 kg", "O’Conner et al. 225 kg");
         // Mayhew et al. 1992: 100·200 / (52.2 + 41.9·e^−0.275) = 238.0, the highest
         assertThat(reading).contains("Between 225 kg and 238 kg by the published formulas");
     }
