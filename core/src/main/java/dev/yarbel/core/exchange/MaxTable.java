@@ -228,23 +228,55 @@ public final class MaxTable {
     }
 
     private void keep(int line, int at, List<String> row, String lifter, Optional<Lift> lift, String text) {
-        try {
-            Matcher with = WITH_REPS.matcher(text);
-            boolean own = with.matches();
-            int reps = lift.isEmpty() ? 1 : reps(own ? with.group(2) : cell(row, Holds.REPS));
-            String load = own ? with.group(1) : text;
-            MassUnit unit = unit(row, at, load);
-            Mass mass = LoadText.read(load, unit);
-            boolean inRange = lift.isPresent()
-                    ? mass.isPositive()
-                    : !mass.isLessThan(LEAST_BODY) && !mass.isGreaterThan(MOST_BODY);
-            if (!inRange) {
-                throw new Unclear(Trouble.Kind.LOAD_OUT_OF_RANGE);
-            }
-            lines.add(new Line(line, at, lifter, lift, mass, unit, reps, day(row)));
-        } catch (Unclear unclear) {
-            troubles.add(new Trouble(line, at, unclear.kind(), text));
+        Matcher with = WITH_REPS.matcher(text);
+        boolean own = with.matches();
+        String load = own ? with.group(1) : text;
+        MassUnit unit = unit(row, at, load);
+        Optional<Mass> mass = clear(line, at, text, () -> mass(load, unit, lift));
+        Optional<Integer> reps = lift.isEmpty()
+                ? Optional.of(1)
+                : own
+                        ? clear(line, at, text, () -> reps(with.group(2)))
+                        : clear(
+                                line,
+                                column(Holds.REPS).orElse(at),
+                                cell(row, Holds.REPS),
+                                () -> reps(cell(row, Holds.REPS)));
+        String written = cell(row, Holds.DAY);
+        // where no day stands, what hangs on it says which line is meant
+        Optional<LocalDate> day = written.isEmpty()
+                ? clear(line, at, text, () -> said.day().orElseThrow(() -> new Unclear(Trouble.Kind.NO_DAY)))
+                : clear(line, column(Holds.DAY).orElseThrow(), written, () -> day(written));
+        if (mass.isPresent() && reps.isPresent() && day.isPresent()) {
+            lines.add(new Line(line, at, lifter, lift, mass.get(), unit, reps.get(), day.get()));
         }
+    }
+
+    /** Reads a cell. */
+    private interface Reading<T> {
+
+        T read() throws Unclear;
+    }
+
+    /** What a cell says; empty, and the trouble with that cell told, where it says nothing. */
+    private <T> Optional<T> clear(int line, int column, String text, Reading<T> reading) {
+        try {
+            return Optional.of(reading.read());
+        } catch (Unclear unclear) {
+            troubles.add(new Trouble(line, column, unclear.kind(), text));
+            return Optional.empty();
+        }
+    }
+
+    private static Mass mass(String load, MassUnit unit, Optional<Lift> lift) throws Unclear {
+        Mass mass = LoadText.read(load, unit);
+        if (lift.isPresent() && !mass.isPositive()) {
+            throw new Unclear(Trouble.Kind.LOAD_OUT_OF_RANGE);
+        }
+        if (lift.isEmpty() && (mass.isLessThan(LEAST_BODY) || mass.isGreaterThan(MOST_BODY))) {
+            throw new Unclear(Trouble.Kind.BODY_OUT_OF_RANGE);
+        }
+        return mass;
     }
 
     /** The unit that a load is written in: its own, its row's, its column's, else the one that was said. */
@@ -272,11 +304,7 @@ public final class MaxTable {
         return reps;
     }
 
-    private LocalDate day(List<String> row) throws Unclear {
-        String text = cell(row, Holds.DAY);
-        if (text.isEmpty()) {
-            return said.day().orElseThrow(() -> new Unclear(Trouble.Kind.NO_DAY));
-        }
+    private LocalDate day(String text) throws Unclear {
         if (DayText.lacksYear(text)) {
             throw new Unclear(Trouble.Kind.DAY_WITHOUT_YEAR);
         }

@@ -40,6 +40,8 @@ public record Trouble(int line, int column, Kind kind, String text) {
         UNREADABLE_LOAD(true),
         /** Above 1000 kg, or below nothing. */
         LOAD_OUT_OF_RANGE(true),
+        /** Nobody weighs so little or so much. */
+        BODY_OUT_OF_RANGE(true),
         /** One, or a thousand? */
         THOUSANDS(true),
         /** A spreadsheet took sets and repetitions for a day. */

@@ -93,11 +93,11 @@ class MaxTableTest {
                         "Bo body 82 kg x1 2025-03-01");
         assertThat(troubles(read))
                 .containsExactly(
-                        "4 DAY_WITHOUT_YEAR 100",
-                        "5 DAY_TO_COME 100",
+                        "4 DAY_WITHOUT_YEAR 12.3.",
+                        "5 DAY_TO_COME 12.3.2027",
                         "6 UNKNOWN_LIFT Zorbing",
                         "7 THOUSANDS 1,234",
-                        "8 REPS_OUT_OF_RANGE 100",
+                        "8 REPS_OUT_OF_RANGE 40",
                         "9 NO_LOAD ");
     }
 
@@ -111,11 +111,18 @@ class MaxTableTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"15", "bw", "400", "-80", "abc", "0"})
-    void aBodyMassIsOne(String body) {
+    @CsvSource({
+        "15, BODY_OUT_OF_RANGE",
+        "bw, BODY_OUT_OF_RANGE",
+        "400, BODY_OUT_OF_RANGE",
+        "0, BODY_OUT_OF_RANGE",
+        "-80, LOAD_OUT_OF_RANGE",
+        "abc, UNREADABLE_LOAD"
+    })
+    void aBodyMassIsOne(String body, Trouble.Kind why) {
         MaxTable.Read read = read("Name|Body weight|Squat\nAda|" + body + "|100");
         assertThat(lines(read)).containsExactly("Ada squat 100 kg x1 2026-03-11");
-        assertThat(read.troubles()).hasSize(1);
+        assertThat(read.troubles()).extracting(Trouble::kind).containsExactly(why);
     }
 
     @ParameterizedTest

@@ -4,7 +4,6 @@ import dev.yarbel.core.session.PrescribedSets;
 import dev.yarbel.core.session.SessionPlan;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.TableOut;
@@ -15,15 +14,14 @@ import org.springframework.stereotype.Component;
 
 /** The block that each lifter is in, a row for each part of a slot and week, with the load it comes to. */
 @Component
-class PlanOut implements TableOut {
+class PlanOut extends OfCurrentBlocks {
 
     private static final int DECIMALS = 2;
 
-    private final Blocks blocks;
     private final Words words;
 
     PlanOut(Blocks blocks, Words words) {
-        this.blocks = blocks;
+        super(blocks);
         this.words = words;
     }
 
@@ -38,18 +36,7 @@ class PlanOut implements TableOut {
     }
 
     @Override
-    public boolean isFor(Person person) {
-        return person.isCoach();
-    }
-
-    @Override
-    public void each(Person person, List<LifterCard> lifters, Consumer<List<?>> row) {
-        for (LifterCard lifter : lifters) {
-            blocks.current(lifter, person.zone()).ifPresent(plan -> each(plan, row));
-        }
-    }
-
-    private void each(LifterBlock plan, Consumer<List<?>> row) {
+    void each(LifterBlock plan, Consumer<List<?>> row) {
         for (int week = 0; week < plan.block().weeks(); week++) {
             for (int day : plan.block().daysByDate()) {
                 List<PrescribedSets> asked = plan.projection().prescriptions(day, week);

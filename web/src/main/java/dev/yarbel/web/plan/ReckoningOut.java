@@ -6,7 +6,6 @@ import dev.yarbel.core.tally.BlockTally;
 import dev.yarbel.core.tally.Totals;
 import dev.yarbel.web.block.Blocks;
 import dev.yarbel.web.block.LifterBlock;
-import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.TableOut;
@@ -18,13 +17,12 @@ import org.springframework.stereotype.Component;
 
 /** What the block that each lifter is in adds up to: a row for each lift with its variations, and week. */
 @Component
-class ReckoningOut implements TableOut {
+class ReckoningOut extends OfCurrentBlocks {
 
-    private final Blocks blocks;
     private final Words words;
 
     ReckoningOut(Blocks blocks, Words words) {
-        this.blocks = blocks;
+        super(blocks);
         this.words = words;
     }
 
@@ -39,18 +37,7 @@ class ReckoningOut implements TableOut {
     }
 
     @Override
-    public boolean isFor(Person person) {
-        return person.isCoach();
-    }
-
-    @Override
-    public void each(Person person, List<LifterCard> lifters, Consumer<List<?>> row) {
-        for (LifterCard lifter : lifters) {
-            blocks.current(lifter, person.zone()).ifPresent(plan -> each(plan, row));
-        }
-    }
-
-    private void each(LifterBlock plan, Consumer<List<?>> row) {
+    void each(LifterBlock plan, Consumer<List<?>> row) {
         BlockTally tally = WakeMaker.reckoning(plan);
         for (int week = 0; week < tally.weeks(); week++) {
             for (Lift family : tally.families()) {

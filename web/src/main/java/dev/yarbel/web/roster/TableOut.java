@@ -35,7 +35,7 @@ public interface TableOut {
         return value.map(Object.class::cast).orElse("");
     }
 
-    /** A figure without what it does not need. */
+    /** A figure that core printed. */
     static BigDecimal figure(String figure) {
         return new BigDecimal(figure);
     }

@@ -234,6 +234,8 @@ class MaxesBroughtTest {
         said.put("kind", "GOAL");
         assertThat(look(table("\t120\t")).select("#maxes-kind-says")).isNotEmpty();
         said.put("kind", "TESTED");
+        assertThat(look(table("15\t0\t")).select(".troublelines tbody tr").eachText())
+                .containsExactly("2 15 A body mass is 20 to 350 kg.", "2 0 A max is above nothing and up to 1000 kg.");
         said.remove("on");
         assertThat(look(table("\t120\t")).text()).contains("No date stands here, and none is said above.");
         assertThat(look("").select("#maxes-file-says")).isNotEmpty();
