@@ -1,14 +1,12 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.lift.Tissue;
-import dev.yarbel.core.measure.BarSpeed;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.SessionRatings;
 import dev.yarbel.web.book.Sessions;
-import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Htmx;
 import dev.yarbel.web.page.NotFoundException;
@@ -21,14 +19,9 @@ import dev.yarbel.web.roster.Profiles;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -44,35 +37,30 @@ import org.springframework.web.servlet.ModelAndView;
 class FloorController {
 
     private static final int LONGEST_NOTE = 500;
-    /** What waited longer on a phone than this is taken to have been lifted then. */
-    private static final Duration OLDEST = Duration.ofDays(14);
 
     private final Profiles profiles;
     private final FloorDays days;
     private final Sessions sessions;
+    private final SetKeeping keeping;
     private final SpeedSensors sensors;
     private final FloorPage page;
     private final Words words;
-    private final ApplicationEventPublisher events;
-    private final Clock clock;
 
     FloorController(
             Profiles profiles,
             FloorDays days,
             Sessions sessions,
+            SetKeeping keeping,
             SpeedSensors sensors,
             FloorPage page,
-            Words words,
-            ApplicationEventPublisher events,
-            Clock clock) {
+            Words words) {
         this.profiles = profiles;
         this.days = days;
         this.sessions = sessions;
+        this.keeping = keeping;
         this.sensors = sensors;
         this.page = page;
         this.words = words;
-        this.events = events;
-        this.clock = clock;
     }
 
     /**
@@ -126,50 +114,15 @@ class FloorController {
     }
 
     private void keep(Person person, FloorDay floor, Task asked, SetSent sent, HttpServletResponse response) {
-        LifterCard lifter = floor.plan().lifter();
-        Optional<DoneSet> before = floor.done().stream()
-                .filter(set -> set.task().equals(asked.key()))
-                .findFirst();
-        DoneSet done = new SetReader(
-                        sent,
-                        asked,
-                        floor.plan().standing().catalogue(),
-                        floor.plan().resolver().numbers(asked.lift()),
-                        lifter.unit())
-                .read(before.map(set -> set.set().details().coach()));
-        if (sent.isCorrection()) {
-            sessions.correct(person, lifter, floor.key(), done);
-            return;
-        }
-        Instant at = lifted(sent.at());
-        UUID token = FormExtras.token(sent.token());
         try {
-            sessions.log(
-                    person,
-                    lifter,
-                    floor.key(),
-                    floor.plan().today(),
-                    new Sessions.Sent(token, measured(floor, done, at), at),
-                    floor.asked());
-            if (sent.guess() != null) {
-                events.publishEvent(new SetGuessed(lifter.clubId(), lifter.id(), token, done.set(), sent.guess()));
-            }
+            keeping.keep(person, floor, asked, sent);
         } catch (Sessions.SetTaken taken) {
             // so that the phone asks which of the two stands
             response.setHeader("Yarbel-Taken", "yes");
-            throw new UnreadableException("set.error.taken", said(taken.logged(), lifter)).in("load");
+            throw new UnreadableException(
+                            "set.error.taken", said(taken.logged(), floor.plan().lifter()))
+                    .in("load");
         }
-    }
-
-    /** With the speed of its last repetition, where a sensor measured it and nobody typed another. */
-    private DoneSet measured(FloorDay floor, DoneSet done, Instant at) {
-        if (done.set().details().speed().isPresent()) {
-            return done;
-        }
-        List<BarSpeed> speeds = sensors.since(floor.plan().lifter(), floor.key(), floor.log(), at);
-        return speeds.isEmpty()
-                ? done
-                : new DoneSet(done.task(), done.set().with(done.set().details().with(speeds.get(speeds.size() - 1))));
     }
 
     private String said(DoneSet logged, LifterCard lifter) {
@@ -178,17 +131,6 @@ class FloorController {
                 words.load(logged.set().load(), lifter.unit()),
                 String.valueOf(logged.set().reps()),
                 words.say("left." + logged.set().effort().code()));
-    }
-
-    /** When it was lifted, by our clock as the phone made it out; never to come, and not for ever ago. */
-    private Instant lifted(Long at) {
-        Instant now = clock.instant();
-        if (at == null) {
-            return now;
-        }
-        Instant lifted = Instant.ofEpochMilli(at);
-        Instant oldest = now.minus(OLDEST);
-        return lifted.isAfter(now) ? now : lifted.isBefore(oldest) ? oldest : lifted;
     }
 
     /**
@@ -224,11 +166,7 @@ class FloorController {
     }
 
     private void finish(FloorDay floor, Ending ending) {
-        int left = floor.setsLeft();
-        boolean meant = ending.count() != null || ending.left() != null && ending.left() >= left;
-        if (left > 0 && !floor.finished() && !meant) {
-            throw new UnreadableException("ask.sets-left", left).in("left");
-        }
+        floor.askAboutLeft(ending.count() != null || ending.left() != null && ending.left() >= floor.setsLeft());
         sessions.finish(floor.plan().lifter(), floor.key(), ending.finish());
     }
 

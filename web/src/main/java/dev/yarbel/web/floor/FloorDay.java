@@ -17,6 +17,7 @@ import dev.yarbel.web.book.PlannedDay;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
 import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.LifterCard;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -218,6 +219,19 @@ record FloorDay(
                 .map(Task::key)
                 .filter(key -> !key.warmUp() && !done.contains(key))
                 .count();
+    }
+
+    /**
+     * Asks about sets that nobody logged before the session is finished.
+     *
+     * @param meant whether that was done, or something was said of them
+     * @throws UnreadableException that asks
+     */
+    void askAboutLeft(boolean meant) {
+        int left = setsLeft();
+        if (left > 0 && !finished() && !meant) {
+            throw new UnreadableException("ask.sets-left", left).in("left");
+        }
     }
 
     /** Whether this person may open the finished session again: a coach any time, the lifter on the day itself. */

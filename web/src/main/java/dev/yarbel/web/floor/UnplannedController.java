@@ -6,13 +6,12 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.record.LiftedSet;
 import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
-import dev.yarbel.core.session.FarOff;
-import dev.yarbel.core.session.LiftNumbers;
 import dev.yarbel.core.session.TaskKey;
 import dev.yarbel.web.book.Book;
 import dev.yarbel.web.book.LifterRecord;
 import dev.yarbel.web.book.SessionLog;
 import dev.yarbel.web.book.Sessions;
+import dev.yarbel.web.book.UnlikelySets;
 import dev.yarbel.web.book.UnplannedSessions;
 import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.FormState;
@@ -176,22 +175,11 @@ class UnplannedController {
             throw new UnreadableException("set.error.no-reps").in("reps");
         }
         if (!FormExtras.isMeant(sent.meant(), sent.load(), sent.reps(), sent.effort())) {
-            ask(lifter, new LiftedSet(lift, load, reps, effort));
+            UnlikelySets.ask(book.standing(lifter), lifter, "", new LiftedSet(lift, load, reps, effort));
         }
         SetDetails details =
                 Optional.ofNullable(sent.note()).map(SetDetails.NONE::noted).orElse(SetDetails.NONE);
         return new LiftedSet(lift, load, reps, effort, details);
-    }
-
-    /** What is far from likely for this lifter is asked about before it is kept. */
-    private void ask(LifterCard lifter, LiftedSet set) {
-        LiftNumbers numbers = book.standing(lifter).numbers().of(set.lift());
-        FarOff.load(set.load(), Optional.empty(), numbers.estimate()).ifPresent(max -> {
-            throw new UnreadableException("ask.free-load", max.format(lifter.unit(), 0)).in("load");
-        });
-        FarOff.reps(set.reps(), Optional.empty(), set.load(), numbers).ifPresent(limit -> {
-            throw new UnreadableException("ask.free-reps", limit).in("reps");
-        });
     }
 
     /** What is said at the end of it. */
