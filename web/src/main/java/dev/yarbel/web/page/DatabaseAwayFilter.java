@@ -7,8 +7,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.sql.SQLException;
-import java.sql.SQLTransientConnectionException;
 import java.util.Locale;
 import java.util.Map;
 import org.slf4j.Logger;
@@ -16,12 +14,10 @@ import org.slf4j.LoggerFactory;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.LocaleResolver;
 import org.springframework.web.util.WebUtils;
@@ -39,6 +35,8 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
     private static final String SECONDS_TO_WAIT = "10";
+    private static final String PROBLEM =
+            "{\"type\":\"about:blank\",\"title\":\"Service Unavailable\",\"status\":503,\"detail\":\"The database is away.\"}";
 
     private final SpringTemplateEngine templates;
     private final LocaleResolver locales;
@@ -54,7 +52,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (ServletException | IOException | RuntimeException fault) {
-            if (!isDatabaseAway(fault) || response.isCommitted()) {
+            if (!DatabaseAway.isToBlame(fault) || response.isCommitted()) {
                 throw fault;
             }
             LOG.warn(
@@ -77,6 +75,12 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         if (request.getHeader("HX-Request") != null) {
             return;
         }
+        if (request.getRequestURI().startsWith("/api/")) {
+            // a program asked
+            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+            response.getOutputStream().write(PROBLEM.getBytes(StandardCharsets.UTF_8));
+            return;
+        }
         if (request.getMethod().equals("GET")) {
             // whoever was only looking sees the page when the database is back
             response.setHeader("Refresh", SECONDS_TO_WAIT);
@@ -93,22 +97,5 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     private static Theme theme(HttpServletRequest request) {
         Cookie cookie = WebUtils.getCookie(request, ThemeController.COOKIE);
         return Theme.of(cookie == null ? null : cookie.getValue());
-    }
-
-    private static boolean isDatabaseAway(Throwable fault) {
-        for (Throwable cause = fault; cause != null; cause = cause.getCause()) {
-            if (cause instanceof CannotCreateTransactionException
-                    || cause instanceof DataAccessResourceFailureException
-                    || cause instanceof SQLTransientConnectionException
-                    || cause instanceof SQLException sql && isConnectionLost(sql.getSQLState())) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** SQL:2003 class 08, connection exceptions, and PostgreSQL's class 57P, the server shutting down or starting. */
-    private static boolean isConnectionLost(String state) {
-        return state != null && (state.startsWith("08") || state.startsWith("57P"));
     }
 }
