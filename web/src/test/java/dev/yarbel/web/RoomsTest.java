@@ -28,6 +28,7 @@ class RoomsTest {
 
     /** Asked before anybody's club is known, or about the club itself. */
     private static final Set<String> WITHOUT_CLUB = Set.of(
+            "AccessTokenRepository.findOpen",
             "AccountRepository.findWithClub",
             "CalendarAddressRepository.findBySecretHash",
             "ClubRepository.count",

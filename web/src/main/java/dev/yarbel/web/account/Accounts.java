@@ -20,13 +20,21 @@ public class Accounts implements UserDetailsService {
 
     private final ClubRepository clubs;
     private final AccountRepository accounts;
+    private final AccessTokenRepository tokens;
     private final PasswordEncoder passwords;
     private final Access access;
     private final Clock clock;
 
-    Accounts(ClubRepository clubs, AccountRepository accounts, PasswordEncoder passwords, Access access, Clock clock) {
+    Accounts(
+            ClubRepository clubs,
+            AccountRepository accounts,
+            AccessTokenRepository tokens,
+            PasswordEncoder passwords,
+            Access access,
+            Clock clock) {
         this.clubs = clubs;
         this.accounts = accounts;
+        this.tokens = tokens;
         this.passwords = passwords;
         this.access = access;
         this.clock = clock;
@@ -198,10 +206,11 @@ public class Accounts implements UserDetailsService {
                         .passwordHash());
     }
 
-    /** Gives somebody another password and ends their other sessions. */
+    /** Gives somebody another password and ends their other sessions and their tokens. */
     void changePassword(Person person, String password, String hereId) {
         Account account = accounts.lock(person.clubId(), person.accountId()).orElseThrow();
         account.passwordHash(passwords.encode(password));
+        tokens.endAll(person.clubId(), person.accountId());
         access.endAll(person.clubId(), account.username(), hereId);
     }
 

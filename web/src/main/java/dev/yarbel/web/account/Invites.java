@@ -28,6 +28,7 @@ public class Invites {
 
     private final InviteRepository invites;
     private final AccountRepository accounts;
+    private final AccessTokenRepository tokens;
     private final ClubRepository clubs;
     private final PasswordEncoder passwords;
     private final Access access;
@@ -37,6 +38,7 @@ public class Invites {
     Invites(
             InviteRepository invites,
             AccountRepository accounts,
+            AccessTokenRepository tokens,
             ClubRepository clubs,
             PasswordEncoder passwords,
             Access access,
@@ -44,6 +46,7 @@ public class Invites {
             Clock clock) {
         this.invites = invites;
         this.accounts = accounts;
+        this.tokens = tokens;
         this.clubs = clubs;
         this.passwords = passwords;
         this.access = access;
@@ -130,6 +133,7 @@ public class Invites {
             known.get().passwordHash(passwords.encode(form.password()));
             // whoever lost the device that made their codes starts anew by the link
             secondFactors.forget(known.get());
+            tokens.endAll(invite.clubId(), known.get().id());
             access.endAll(invite.clubId(), known.get().username(), "");
         } else if (!accounts.findWithClub(form.plainUsername()).isEmpty()) {
             return Outcome.NAME_TAKEN;

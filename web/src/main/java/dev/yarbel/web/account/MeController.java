@@ -4,7 +4,6 @@ import dev.yarbel.web.page.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,12 +30,15 @@ class MeController {
     private final Access access;
     private final SecondFactors secondFactors;
     private final Throttle throttle;
+    private final OwnPassword passwords;
 
-    MeController(Accounts accounts, Access access, SecondFactors secondFactors, Throttle throttle) {
+    MeController(
+            Accounts accounts, Access access, SecondFactors secondFactors, Throttle throttle, OwnPassword passwords) {
         this.accounts = accounts;
         this.access = access;
         this.secondFactors = secondFactors;
         this.throttle = throttle;
+        this.passwords = passwords;
     }
 
     @GetMapping
@@ -82,18 +84,8 @@ class MeController {
         return "redirect:/me?changed";
     }
 
-    /** Who is at the keyboard of somebody else's session does not know their password, and cannot try for long. */
     private Optional<Map<String, String>> current(Person person, String current) {
-        String key = username(person);
-        Optional<Duration> pause = throttle.tries(Throttle.Door.ACCOUNT, key);
-        if (pause.isPresent()) {
-            return Optional.of(Map.of("current", "too-fast"));
-        }
-        if (!accounts.isPassword(person, current)) {
-            return Optional.of(Map.of("current", "current"));
-        }
-        throttle.forgive(Throttle.Door.ACCOUNT, key);
-        return Optional.empty();
+        return passwords.trouble(person, current).map(trouble -> Map.of("current", trouble));
     }
 
     @PostMapping("/sessions/{key}/end")

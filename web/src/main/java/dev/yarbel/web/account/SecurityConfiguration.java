@@ -117,6 +117,13 @@ class SecurityConfiguration {
                 .build();
     }
 
+    /** Programs bear a token. */
+    @Bean
+    @Order(3)
+    SecurityFilterChain programs(HttpSecurity http, InterfaceDoor door) throws Exception {
+        return door.on(http).headers(SecurityConfiguration::headers).build();
+    }
+
     private static void headers(HeadersConfigurer<HttpSecurity> headers) {
         headers.contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.TEXT))
                 .referrerPolicy(Customizer.withDefaults())
@@ -126,7 +133,7 @@ class SecurityConfiguration {
     }
 
     @Bean
-    @Order(3)
+    @Order(4)
     SecurityFilterChain pages(
             HttpSecurity http,
             OwnAddress own,

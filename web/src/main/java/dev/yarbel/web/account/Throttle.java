@@ -29,7 +29,9 @@ class Throttle {
         /** One address, behind which a whole gym may sit. */
         ADDRESS(limit(30, Duration.ofMinutes(1)), limit(120, Duration.ofMinutes(30))),
         /** Codes by which something is set up or paired, from one address. */
-        CODE(limit(10, Duration.ofMinutes(1)), limit(60, Duration.ofMinutes(30)));
+        CODE(limit(10, Duration.ofMinutes(1)), limit(60, Duration.ofMinutes(30))),
+        /** What a program asks with one token. */
+        TOKEN(limit(600, Duration.ofMinutes(1)));
 
         private final List<Bandwidth> limits;
 

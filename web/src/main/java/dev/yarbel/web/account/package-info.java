@@ -1,3 +1,3 @@
 /** Clubs and the people who sign in. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page"})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "rest"})
 package dev.yarbel.web.account;

@@ -1,11 +1,12 @@
 package dev.yarbel.web.block;
 
 import dev.yarbel.core.block.EditRefused;
+import dev.yarbel.web.rest.Refusal;
 import java.util.List;
 import java.util.Locale;
 
 /** Why a change of a block was not made; nothing of it was. */
-public final class BlockRefused extends RuntimeException {
+public final class BlockRefused extends RuntimeException implements Refusal {
 
     private static final long serialVersionUID = 1;
 
@@ -33,5 +34,15 @@ public final class BlockRefused extends RuntimeException {
 
     public Object[] facts() {
         return facts.toArray();
+    }
+
+    @Override
+    public String wordsCode() {
+        return "plan.refused." + code;
+    }
+
+    @Override
+    public Object[] wordsParts() {
+        return facts();
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.floor;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
@@ -25,6 +26,7 @@ class SensorController {
         this.sensors = sensors;
     }
 
+    @JsonIgnoreProperties(ignoreUnknown = true)
     record Code(String code) {}
 
     /**
@@ -34,6 +36,7 @@ class SensorController {
      * @param speed metres a second, as text
      * @param ago milliseconds since it was measured; nothing: just now
      */
+    @JsonIgnoreProperties(ignoreUnknown = true)
     record Reading(Long number, String speed, Long ago) {}
 
     @PostMapping("/pair")

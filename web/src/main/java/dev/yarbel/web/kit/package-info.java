@@ -1,3 +1,3 @@
 /** What a lifter trains with, and what can be loaded from it. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster"})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "rest", "account", "roster"})
 package dev.yarbel.web.kit;

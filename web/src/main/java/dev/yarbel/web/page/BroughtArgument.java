@@ -17,6 +17,11 @@ public abstract class BroughtArgument implements WebMvcConfigurer, HandlerMethod
         this.type = type;
     }
 
+    /** What it brings. */
+    public Class<?> type() {
+        return type;
+    }
+
     @Override
     public final void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
         resolvers.add(this);

@@ -213,7 +213,7 @@ public class Words {
     }
 
     /** What is wrong with a field, as Spring found it. */
-    String say(MessageSourceResolvable trouble) {
+    public String say(MessageSourceResolvable trouble) {
         return messages.getMessage(trouble, LocaleContextHolder.getLocale());
     }
 

@@ -73,7 +73,7 @@ class SheetPage {
 
     /** Why a change was not made, in words. */
     String said(BlockRefused refused) {
-        return words.say("plan.refused." + refused.code(), refused.facts());
+        return words.say(refused.wordsCode(), refused.wordsParts());
     }
 
     /** What became of an edit on the blocks given from this one, in words. */
