@@ -196,6 +196,18 @@ public record SetDetails(
         return with(change -> change.words = Optional.of(words));
     }
 
+    /** What stays when a set is told anew: what a coach and others said of it, what proves it, and how it was to be done. */
+    public SetDetails unsaid() {
+        return with(change -> {
+            change.help = 0;
+            change.why = Optional.empty();
+            change.moved = Optional.empty();
+            change.words = Optional.empty();
+            change.taken = Optional.empty();
+            change.covered = Optional.empty();
+        });
+    }
+
     /** The same as a coach saw it. */
     public SetDetails seenBy(CoachSeen other) {
         return with(change -> change.seen = other);

@@ -62,6 +62,7 @@ class BookParts implements LifterParts {
                 "delete from amendment where club_id = ? and session_id in (select id from training_session "
                         + "where lifter_id = any (?))",
                 "delete from lifter_question where club_id = ? and lifter_id = any (?)",
+                "delete from session_feed where club_id = ? and lifter_id = any (?)",
                 "delete from logged_set where club_id = ? and session_id in (select id from training_session "
                         + "where lifter_id = any (?))",
                 "delete from training_session where club_id = ? and lifter_id = any (?)",

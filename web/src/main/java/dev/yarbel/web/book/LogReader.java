@@ -86,6 +86,19 @@ class LogReader {
                 since);
     }
 
+    /** Some sessions by number, after one. */
+    List<SessionLog> after(long clubId, long lifterId, long after, int most) {
+        return read(ROWS + """
+                        and s.id in (select id from training_session where club_id = ? and lifter_id = ? and id > ?
+                          order by id limit ?) order by s.id, l.id""", clubId, lifterId, clubId, lifterId, after, most);
+    }
+
+    /** One session; empty where the lifter has none of this number. */
+    Optional<SessionLog> numbered(long clubId, long lifterId, long id) {
+        return read(ROWS + "and s.id = ? order by l.id", clubId, lifterId, id).stream()
+                .findFirst();
+    }
+
     /** The session of a planned day; empty when it has not begun. */
     Optional<SessionLog> of(long clubId, long lifterId, PlannedDay day) {
         return read(

@@ -383,6 +383,11 @@ public class Sessions {
         finish(lifter, begun(lifter, day), said);
     }
 
+    /** The same for one of any kind, by its number. */
+    void finish(LifterCard lifter, long number, Finish said) {
+        finish(lifter, sessions.lock(lifter.clubId(), lifter.id(), number).orElseThrow(NotFoundException::new), said);
+    }
+
     void finish(LifterCard lifter, TrainingSession session, Finish said) {
         if (session.finishedAt() == null) {
             session.finish(clock.instant(), said.pain().orElse(null));

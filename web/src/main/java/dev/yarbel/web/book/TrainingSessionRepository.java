@@ -60,6 +60,11 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
             where s.clubId = :clubId and s.lifterId = :lifterId and s.id = :id and s.planDay is null""")
     Optional<TrainingSession> lockUnplanned(long clubId, long lifterId, long id);
 
+    /** One of any kind, held until the end of the transaction. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s from TrainingSession s where s.clubId = :clubId and s.lifterId = :lifterId and s.id = :id")
+    Optional<TrainingSession> lock(long clubId, long lifterId, long id);
+
     /** A session, held until the end of the transaction, so that its sets are logged one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("""

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,6 +68,19 @@ public class UnplannedSessions {
     }
 
     /**
+     * Logs several sets in the open session of a day; the first one begins it.
+     *
+     * @return the session's number
+     */
+    long log(LifterCard lifter, LocalDate date, List<LiftedSet> lifted) {
+        Map<UUID, LiftedSet> tokened = new LinkedHashMap<>();
+        lifted.forEach(set -> tokened.put(UUID.randomUUID(), set));
+        long session = add(lifter, date, tokened).id();
+        moved.tell(lifter.clubId(), lifter.id());
+        return session;
+    }
+
+    /**
      * Writes what was lifted at a contest down, in a session of its day; those who wait for finished sessions hear of it. Each set is kept
      * once by its token; one that is in the log and was told otherwise since is corrected.
      */
@@ -90,7 +104,7 @@ public class UnplannedSessions {
     }
 
     /** Adds those that are not in the log yet, in their order. */
-    private void add(LifterCard lifter, LocalDate date, Map<UUID, LiftedSet> lifted) {
+    private TrainingSession add(LifterCard lifter, LocalDate date, Map<UUID, LiftedSet> lifted) {
         Instant now = clock.instant();
         sessions.beginUnplanned(lifter.clubId(), lifter.id(), date, now);
         TrainingSession session =
@@ -108,6 +122,7 @@ public class UnplannedSessions {
                 sets.save(new LoggedSet(lifter.clubId(), session.id(), token, next, now, now));
             }
         });
+        return session;
     }
 
     private Map<UUID, LoggedSet> kept(LifterCard lifter, Collection<UUID> tokens) {

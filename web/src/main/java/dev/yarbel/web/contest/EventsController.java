@@ -205,7 +205,8 @@ class EventsController {
         }
     }
 
-    private static Object read(String typed, EventEntity event) {
+    /** @throws UnreadableException when it is no result of the event */
+    static EventResult read(String typed, EventEntity event) {
         try {
             return EventResult.parse(typed, event.measure());
         } catch (IllegalArgumentException none) {

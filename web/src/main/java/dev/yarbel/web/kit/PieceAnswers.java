@@ -6,7 +6,6 @@ import dev.yarbel.core.measure.Length;
 import dev.yarbel.core.measure.LengthUnit;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
-import dev.yarbel.web.page.FormExtras;
 import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import java.util.Map;
@@ -59,7 +58,7 @@ final class PieceAnswers {
 
     /** Whether what stands in a field is to be kept however unlikely it looks. */
     boolean isMeant(PieceField field) {
-        return asked.isEmpty() || FormExtras.isConfirmed(asked.get().confirmed(), text(field));
+        return asked.isEmpty() || asked.get().isMeant(text(field));
     }
 
     String text(PieceField field) {

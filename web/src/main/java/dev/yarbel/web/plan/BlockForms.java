@@ -234,7 +234,8 @@ final class BlockForms {
         return Reading.field("name", form.name(), text -> line(text, LONGEST_NAME));
     }
 
-    private static String letter(String text) {
+    /** The letter of a slot. */
+    static String letter(String text) {
         String letter = text.toUpperCase(Locale.ROOT);
         if (!letter.matches("[A-Z][1-9]?")) {
             throw new UnreadableException("plan.letter-wrong");

@@ -5,6 +5,7 @@ import dev.yarbel.core.block.BlockEdit;
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.SetDoses;
 import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.SlotId;
 import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.measure.Percent;
 import dev.yarbel.core.prescription.Dose;
@@ -28,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,6 +63,16 @@ class SheetEdits {
      */
     @Transactional
     public Saved save(Person coach, LifterBlock read, Lens lens, Map<CellKey, TypedCell> typed) {
+        return save(coach, read, slot -> lens.shows(read.block(), slot), typed);
+    }
+
+    /** The same for cells of any day. */
+    @Transactional
+    public Saved save(Person coach, LifterBlock read, Map<CellKey, TypedCell> typed) {
+        return save(coach, read, slot -> true, typed);
+    }
+
+    private Saved save(Person coach, LifterBlock read, Predicate<SlotId> shown, Map<CellKey, TypedCell> typed) {
         // whoever changes the same block at the same moment waits here, and then sees what was kept
         HeldBlock held = blocks.hold(read);
         Map<CellKey, CellView.Trouble> troubles = new HashMap<>();
@@ -69,7 +81,7 @@ class SheetEdits {
             // the page has doses with the reader's decimal sign; they are compared as they are kept
             TypedCell cell = new TypedCell(text(TypedDoses.read(read, sent.was())), sent.text());
             Optional<Slot> slot = held.block().slot(key.slot());
-            if (!lens.shows(read.block(), key.slot())
+            if (!shown.test(key.slot())
                     || slot.isEmpty()
                     || key.week() >= held.block().weeks()) {
                 return;

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -13,6 +14,12 @@ interface MeasurementRepository extends Repository<Measurement, Long> {
             select m from Measurement m where m.clubId = :clubId and m.lifterId = :lifterId and m.removedAt is null
             order by m.onDate desc, m.id desc""")
     List<Measurement> all(long clubId, long lifterId);
+
+    /** Some, by number, after one. */
+    @Query("""
+            select m from Measurement m where m.clubId = :clubId and m.lifterId = :lifterId and m.removedAt is null
+            and m.id > :after order by m.id""")
+    List<Measurement> after(long clubId, long lifterId, long after, Limit limit);
 
     /** What was measured of a kind since a day. */
     @Query("""

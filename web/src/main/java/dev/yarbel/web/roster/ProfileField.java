@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 
@@ -94,10 +95,14 @@ enum ProfileField {
 
     /** The field of a code such as {@code birth-year}. */
     static ProfileField of(String code) {
+        return find(code).orElseThrow(NotFoundException::new);
+    }
+
+    /** The same; empty where there is none. */
+    static Optional<ProfileField> find(String code) {
         return Arrays.stream(values())
                 .filter(field -> field.code().equals(code))
-                .findFirst()
-                .orElseThrow(NotFoundException::new);
+                .findFirst();
     }
 
     /** Its name in addresses and in the bundle. */

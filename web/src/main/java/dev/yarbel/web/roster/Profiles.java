@@ -29,6 +29,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -140,6 +141,12 @@ public class Profiles {
         Measurement kept = measurements.save(new Measurement(lifter.clubId(), lifter.id(), kind, on, figure));
         write(person, lifter.id(), ChangeKind.MEASURED, List.of(kind.name()), "", kind.print(figure, lifter.unit()));
         return kept.id();
+    }
+
+    /** What was measured on a lifter, by number, after one and so many at most. */
+    @Transactional(readOnly = true)
+    List<Measurement> measured(LifterCard lifter, long after, int most) {
+        return measurements.after(lifter.clubId(), lifter.id(), after, Limit.of(most));
     }
 
     /** A body mass and its day. */

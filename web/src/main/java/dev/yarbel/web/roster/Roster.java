@@ -113,6 +113,22 @@ public class Roster implements LifterChooser, CoachedLifters {
         return "%" + Reading.visible(part).strip().toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
     }
 
+    /** A coach's own lifters as they are looked for, so many at most. */
+    List<LifterCard> mine(Search search, Person coach, int most) {
+        return lifters
+                .search(
+                        coach.clubId(),
+                        coach.accountId(),
+                        search.archived(),
+                        like(search.part()),
+                        search.afterName(),
+                        search.afterId(),
+                        Limit.of(most))
+                .stream()
+                .map(Lifter::card)
+                .toList();
+    }
+
     /** A coach's own lifters by part of a name, all of them, without those archived. */
     List<LifterCard> mine(Person coach, String part) {
         return lifters.search(coach.clubId(), coach.accountId(), false, like(part), "", 0, Limit.unlimited()).stream()

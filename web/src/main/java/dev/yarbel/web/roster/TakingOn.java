@@ -1,5 +1,6 @@
 package dev.yarbel.web.roster;
 
+import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.account.Access;
 import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.account.Invites;
@@ -42,12 +43,21 @@ class TakingOn {
         if (me && !accounts.mayLift(coach)) {
             throw new UnreadableException("take-on.already-you").in("me");
         }
-        LifterCard lifter =
-                roster.takeOn(coach, NewLifter.of(coach.clubId(), start.name(), coach.accountId(), start.unit()));
-        gyms.settle(lifter, Optional.ofNullable(start.gym()));
+        LifterCard lifter = takeOn(coach, start.name(), start.unit(), Optional.ofNullable(start.gym()));
         if (me) {
             access.goOnAs(accounts.lifts(coach, lifter.id()), request, response);
         }
+        return lifter;
+    }
+
+    /**
+     * Takes somebody on who is not the coach.
+     *
+     * @param gym where they usually train; empty for a gym of their own at home
+     */
+    LifterCard takeOn(Person coach, String name, MassUnit unit, Optional<Long> gym) {
+        LifterCard lifter = roster.takeOn(coach, NewLifter.of(coach.clubId(), name, coach.accountId(), unit));
+        gyms.settle(lifter, gym);
         return lifter;
     }
 

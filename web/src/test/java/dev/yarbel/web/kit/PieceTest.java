@@ -104,7 +104,7 @@ class PieceTest {
     }
 
     private static PieceAnswers typed(Map<PieceField, String> texts) {
-        return PieceAnswers.typed(new PieceForm(texts, null), MassUnit.KG, Lift::new);
+        return PieceAnswers.typed(new PieceForm(texts, null, null), MassUnit.KG, Lift::new);
     }
 
     @Test
@@ -145,7 +145,7 @@ class PieceTest {
         assertThatThrownBy(() -> Shelf.PLATES.read(typed(texts)))
                 .isInstanceOfSatisfying(UnreadableException.class, asked -> assertThat(asked.code())
                         .isEqualTo("ask.plates"));
-        PieceForm meant = new PieceForm(texts, "150");
+        PieceForm meant = new PieceForm(texts, "150", null);
         assertThat(Shelf.PLATES.read(PieceAnswers.typed(meant, MassUnit.KG, Lift::new)))
                 .isEqualTo(new PlatePiece(new Plate(Mass.ofKg(20), MassUnit.KG, false, false), 150));
     }
