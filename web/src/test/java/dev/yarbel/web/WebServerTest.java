@@ -160,6 +160,24 @@ class WebServerTest {
         }
     }
 
+    /** A block of a year with all its doses is what a program may send; what is larger is told so as everything else. */
+    @Test
+    void aProgramMaySendAsMuchAsAForm() throws Exception {
+        String much = "{\"name\":\"" + "x".repeat(WebServer.MOST * 2) + "\"}";
+        try (Socket line = open(head("/api/v1/lifters", "application/json", much.length()) + much)) {
+            line.setSoTimeout(5000);
+            assertThat(first(line))
+                    .as("looked at, and refused for want of a token")
+                    .startsWith("HTTP/1.1 401");
+        }
+        try (Socket line = open(head("/api/v1/lifters", "application/json", WebServer.MOST_OF_A_FORM + 1))) {
+            line.setSoTimeout(5000);
+            assertThat(new String(line.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
+                    .startsWith("HTTP/1.1 413")
+                    .contains("application/problem+json");
+        }
+    }
+
     @Test
     void aBodyOfUnsaidLengthIsCounted() throws Exception {
         try (Socket line = open("POST /theme HTTP/1.1\r\nHost: localhost\r\nContent-Type: " + FORM

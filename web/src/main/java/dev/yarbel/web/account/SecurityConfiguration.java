@@ -154,6 +154,7 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 "/calls/**",
                                 "/contests/**",
+                                "/exchange/lifters/**",
                                 "/exchange/maxes/**",
                                 "/kit/**",
                                 "/lifters",

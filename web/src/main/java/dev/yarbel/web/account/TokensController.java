@@ -87,9 +87,9 @@ class TokensController {
                 state -> page(person, state));
     }
 
-    @PostMapping("/{token}/end")
-    String end(@AuthenticationPrincipal Person person, @PathVariable long token) {
-        tokens.end(person, token);
+    @PostMapping("/{id}/end")
+    String end(@AuthenticationPrincipal Person person, @PathVariable long id) {
+        tokens.end(person, id);
         return "redirect:/me/tokens";
     }
 }

@@ -56,7 +56,8 @@ public class Problems implements HandlerExceptionResolver, Ordered {
         return HIGHEST_PRECEDENCE;
     }
 
-    static boolean isInterface(HttpServletRequest request) {
+    /** Whether a program asks, by where it asks. */
+    public static boolean isInterface(HttpServletRequest request) {
         return request.getRequestURI().startsWith(ROOT);
     }
 
