@@ -1,8 +1,10 @@
 package dev.yarbel.web;
 
 import dev.yarbel.web.page.ContentPolicy;
+import dev.yarbel.web.rest.Problems;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.Filter;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -45,7 +47,7 @@ class WebServer {
     /** The most that is taken of anything but a form, in bytes. */
     static final int MOST = 64 * 1024;
 
-    /** The most that is taken of a form, in bytes. */
+    /** The most that is taken of a form, or of what a program sends, in bytes. */
     static final int MOST_OF_A_FORM = 1024 * 1024;
 
     /** The most that is taken of a form with a file, in bytes, where files are brought. */
@@ -59,7 +61,7 @@ class WebServer {
     private static final Duration WHOLE_BODY = Duration.ofSeconds(30);
 
     /** Where files come in. */
-    private static final Set<String> BRINGS = Set.of("/exchange", "/exchange/maxes");
+    private static final Set<String> BRINGS = Set.of("/exchange", "/exchange/maxes", "/exchange/lifters");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);
@@ -71,15 +73,23 @@ class WebServer {
     private static final int MOST_WAITING = 500;
     private static final int MOST_PARTS = 20;
 
-    /** Says so on our own page, before anything else looks at the request. */
+    /** Says so on our own page, or to a program as a problem, before anything else looks at the request. */
     @Bean
-    FilterRegistrationBean<Filter> tooLarge() {
+    FilterRegistrationBean<Filter> tooLarge(Problems problems) {
         FilterRegistrationBean<Filter> refusal = new FilterRegistrationBean<>((request, response, chain) -> {
             if (request.getAttribute(TOO_LARGE) == null || request.getDispatcherType() != DispatcherType.REQUEST) {
                 chain.doFilter(request, response);
             } else {
                 ContentPolicy.on((HttpServletResponse) response);
-                ((HttpServletResponse) response).sendError(HttpStatus.PAYLOAD_TOO_LARGE_413);
+                if (Problems.isInterface((HttpServletRequest) request)) {
+                    problems.write(
+                            (HttpServletRequest) request,
+                            (HttpServletResponse) response,
+                            org.springframework.http.HttpStatus.CONTENT_TOO_LARGE,
+                            "http.too-large");
+                } else {
+                    ((HttpServletResponse) response).sendError(HttpStatus.PAYLOAD_TOO_LARGE_413);
+                }
             }
         });
         refusal.setOrder(Ordered.HIGHEST_PRECEDENCE);
@@ -125,6 +135,11 @@ class WebServer {
         return request.getMethod().equals("POST")
                 && BRINGS.contains(Request.getPathInContext(request))
                 && isOfType(request, MimeTypes.Type.MULTIPART_FORM_DATA);
+    }
+
+    private static boolean isOfAProgram(Request request) {
+        return Request.getPathInContext(request).startsWith(Problems.ROOT)
+                && isOfType(request, MimeTypes.Type.APPLICATION_JSON);
     }
 
     private static boolean isOfType(Request request, MimeTypes.Type type) {
@@ -207,7 +222,7 @@ class WebServer {
         private static long mostOf(Request request) {
             return brings(request)
                     ? MOST_OF_A_FILE
-                    : isOfType(request, MimeTypes.Type.FORM_ENCODED) ? MOST_OF_A_FORM : MOST;
+                    : isOfType(request, MimeTypes.Type.FORM_ENCODED) || isOfAProgram(request) ? MOST_OF_A_FORM : MOST;
         }
     }
 

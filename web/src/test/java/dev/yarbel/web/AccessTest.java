@@ -98,7 +98,7 @@ class AccessTest {
             entry("GET /me", May.WHOEVER_SIGNED_IN),
             entry("GET /me/tokens", May.WHOEVER_SIGNED_IN),
             entry("POST /me/tokens", May.WHOEVER_SIGNED_IN),
-            entry("POST /me/tokens/{token}/end", May.WHOEVER_SIGNED_IN),
+            entry("POST /me/tokens/{id}/end", May.WHOEVER_SIGNED_IN),
             entry("POST /me/password", May.WHOEVER_SIGNED_IN),
             entry("POST /me/sessions/{key}/end", May.WHOEVER_SIGNED_IN),
             entry("POST /me/sessions/end", May.WHOEVER_SIGNED_IN),
@@ -147,6 +147,10 @@ class AccessTest {
             entry("GET /exchange/{table}.csv", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/{table}.xlsx", May.WHOEVER_SIGNED_IN),
             entry("POST /exchange", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/lifters", May.ANY_COACH),
+            entry("POST /exchange/lifters", May.ANY_COACH),
+            entry("POST /exchange/lifters/take", May.ANY_COACH),
+            entry("POST /exchange/lifters/{brought}/take-back", May.ANY_COACH),
             entry("GET /exchange/maxes", May.ANY_COACH),
             entry("POST /exchange/maxes", May.ANY_COACH),
             entry("POST /exchange/maxes/take", May.ANY_COACH),
@@ -331,7 +335,8 @@ class AccessTest {
             "POST /lifters/{id}/plan/new",
             "POST /lifters/{id}/plan/wake",
             "POST /me/second-factor",
-            "POST /me/second-factor/end");
+            "POST /me/second-factor/end",
+            "POST /me/tokens");
 
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
@@ -363,6 +368,8 @@ class AccessTest {
             entry("GET /exchange/lifter.json", Map.of("lifter", "{id}")),
             entry("GET /exchange/lifter.zip", Map.of("lifter", "{id}")),
             entry("POST /exchange", Map.of("text", "Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5")),
+            entry("POST /exchange/lifters", Map.of("text", "Name,Sex\nAda Low,f", "unit", "KG", "on", "")),
+            entry("POST /exchange/lifters/take", Map.of("text", "Name,Sex\nAda Low,f", "unit", "KG", "on", "")),
             entry("POST /exchange/maxes", Map.of("text", "Name,Squat\nAda,120", "kind", "TESTED")),
             entry("POST /exchange/maxes/take", Map.of("text", "Name,Squat\nAda,120", "kind", "TESTED")),
             entry("POST /lifters/{id}/practice", Map.of("lift", "squat", "drawn", "7", "left", "2")),

@@ -65,6 +65,7 @@ class FuzzTest {
             "POST /me/second-factor/end",
             "POST /me/sessions/{key}/end",
             "POST /me/sessions/end",
+            "POST /me/tokens/{id}/end",
             "POST /calls/{id}/take-back",
             "POST /calls/rules/{rule}/reset",
             "POST /club/coaches/{id}/bring-back",
@@ -73,6 +74,7 @@ class FuzzTest {
             "POST /contests/{contest}/restore",
             "POST /kit/pieces/{piece}/restore",
             "POST /kit/{gym}/open",
+            "POST /exchange/lifters/take",
             "POST /exchange/maxes/take",
             "POST /exchange/stay",
             "POST /lifters/{id}/bring-back",
@@ -130,6 +132,9 @@ class FuzzTest {
         jdbc.sql("""
                         insert into maxes_import (club_id, account_id, brought_at, maxes, measurements, working, made)
                         values (?, ?, now(), '{}', '{}', '{}', '{}')""").params(club.lifter.clubId(), club.coach.accountId()).update();
+        jdbc.sql("insert into roster_import (club_id, account_id, brought_at, lifters) values (?, ?, now(), '{}')")
+                .params(club.lifter.clubId(), club.coach.accountId())
+                .update();
         clubs.grow(club, 2, 3, 1);
         await().untilAsserted(() ->
                 assertThat(one("select count(*) from slip where club_id = ?")).isPositive());
@@ -214,11 +219,13 @@ class FuzzTest {
                 "/calls/judged",
                 "/calendar",
                 "/exchange",
+                "/exchange/lifters",
                 "/exchange/maxes",
                 "/exchange/" + clubs.brought(club, "OPEN"),
                 "/exchange/" + clubs.brought(club, "TAKEN"),
                 "/exchange/" + clubs.brought(club, "TAKEN_BACK"),
                 "/me",
+                "/me/tokens",
                 "/me/second-factor")) {
             collect(coach, page, forms);
         }
@@ -333,6 +340,10 @@ class FuzzTest {
             if (handler.getBeanType().getName().startsWith("dev.yarbel.web.")
                     && mapping.getMethodsCondition().getMethods().contains(RequestMethod.POST)) {
                 for (String pattern : mapping.getPatternValues()) {
+                    if (pattern.startsWith("/api/v1/")) {
+                        // programs send no forms: InterfaceFuzzTest
+                        continue;
+                    }
                     Pattern route = Pattern.compile("POST " + pattern.replaceAll("\\{\\w+}", "[^/]+") + "(\\?.*)?");
                     if (reached.stream()
                             .noneMatch(address -> route.matcher(address).matches())) {

@@ -8,18 +8,11 @@ import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,8 +28,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/exchange/maxes")
 class BroughtMaxesController {
 
-    private static final int MOST_ROWS = 3000;
-    private static final int LONGEST_TEXT = 300_000;
     private static final List<RecordedMax.Kind> KINDS =
             List.of(RecordedMax.Kind.CONTEST, RecordedMax.Kind.TESTED, RecordedMax.Kind.ESTIMATED);
 
@@ -79,11 +70,13 @@ class BroughtMaxesController {
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<MaxesForm> sent) {
         return sent.answer(
-                "maxes", form -> looked(coach, form, text(form, sent.text("text")), sent), state -> page(coach, state));
+                "maxes",
+                form -> looked(coach, form, PastedTable.text(form.file(), sent.text("text")), sent),
+                state -> page(coach, state));
     }
 
     private ModelAndView looked(Person coach, MaxesForm form, String text, Sent<MaxesForm> sent) {
-        BroughtMaxes.Look look = brought.look(coach, table(text), said(form));
+        BroughtMaxes.Look look = brought.look(coach, PastedTable.rows(text), said(form));
         Map<String, String> typed = new HashMap<>(sent.typed("maxes").values());
         typed.put("text", text);
         return page(coach, FormState.typedSoFar("maxes", typed))
@@ -97,11 +90,11 @@ class BroughtMaxesController {
         return sent.answer(
                 "maxes",
                 form -> {
-                    String text = text(form, sent.text("text"));
+                    String text = PastedTable.text(form.file(), sent.text("text"));
                     if (!seen(form, text).equals(form.seen())) {
                         return looked(coach, form, text, sent).addObject("changed", true);
                     }
-                    flash.addFlashAttribute("taken", brought.take(coach, table(text), said(form)));
+                    flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said(form)));
                     return new ModelAndView("redirect:/exchange/maxes");
                 },
                 state -> page(coach, state));
@@ -129,86 +122,5 @@ class BroughtMaxesController {
     private static String seen(MaxesForm form, String text) {
         return Secrets.hash(
                 String.join("\n", text.replace("\r\n", "\n").strip(), said(form).toString()));
-    }
-
-    private static String text(MaxesForm form, String typed) {
-        boolean chosen = form.file() != null && !form.file().isEmpty();
-        if (!chosen && typed.isBlank()) {
-            throw new UnreadableException("exchange.error.nothing").in("file");
-        }
-        if (!chosen && typed.length() > LONGEST_TEXT) {
-            throw new UnreadableException("exchange.maxes.error.long").in("text");
-        }
-        return chosen ? written(rows(form.file())) : typed;
-    }
-
-    private static List<List<String>> table(String text) {
-        try {
-            Path kept = Files.createTempFile("yarbel-maxes", null);
-            try {
-                Files.writeString(kept, text, StandardCharsets.UTF_8);
-                return rows(kept, "text");
-            } finally {
-                Files.deleteIfExists(kept);
-            }
-        } catch (IOException broken) {
-            throw new UnreadableException("exchange.error.broken").in("text");
-        }
-    }
-
-    private static List<List<String>> rows(MultipartFile file) {
-        try {
-            Path kept = Files.createTempFile("yarbel-maxes", null);
-            try {
-                file.transferTo(kept);
-                return rows(kept, "file");
-            } finally {
-                Files.deleteIfExists(kept);
-            }
-        } catch (IOException broken) {
-            throw new UnreadableException("exchange.error.broken").in("file");
-        }
-    }
-
-    /** The rows of the first sheet that has any. */
-    private static List<List<String>> rows(Path kept, String field) throws IOException {
-        List<List<String>> rows = new ArrayList<>();
-        boolean[] first = {true};
-        try {
-            BroughtTable.read(kept, new RowSink() {
-                @Override
-                public void sheet(String name) {
-                    first[0] = rows.stream().allMatch(row -> row.stream().allMatch(String::isBlank));
-                }
-
-                @Override
-                public void row(List<String> cells) {
-                    if (first[0]) {
-                        rows.add(List.copyOf(cells));
-                    }
-                    if (rows.size() > MOST_ROWS) {
-                        throw new UnreadableException("exchange.maxes.error.long").in(field);
-                    }
-                }
-            });
-        } catch (Unusable unusable) {
-            throw new UnreadableException("exchange.error." + unusable.code()).in(field);
-        }
-        return rows;
-    }
-
-    /** As it would be pasted. */
-    private static String written(List<List<String>> rows) {
-        StringBuilder text = new StringBuilder();
-        try (CSVPrinter printer = new CSVPrinter(
-                text, CSVFormat.TDF.builder().setRecordSeparator("\n").get())) {
-            printer.printRecords(rows);
-        } catch (IOException impossible) {
-            throw new IllegalStateException(impossible);
-        }
-        if (text.length() > LONGEST_TEXT) {
-            throw new UnreadableException("exchange.maxes.error.long").in("file");
-        }
-        return text.toString();
     }
 }

@@ -36,7 +36,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class RosterController {
 
-    private static final int LONGEST_NAME = 80;
+    static final int LONGEST_NAME = 80;
 
     private final Roster roster;
     private final Mornings mornings;

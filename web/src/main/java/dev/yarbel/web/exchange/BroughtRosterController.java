@@ -1,0 +1,107 @@
+package dev.yarbel.web.exchange;
+
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Secrets;
+import dev.yarbel.web.page.Sent;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Lifters from a list, which stays on the page as text until it is right. */
+@Controller
+@RequestMapping("/exchange/lifters")
+class BroughtRosterController {
+
+    private final BroughtRoster brought;
+
+    BroughtRosterController(BroughtRoster brought) {
+        this.brought = brought;
+    }
+
+    /**
+     * @param file read into the text where one was chosen
+     * @param on when body masses were weighed
+     * @param seen what was looked at last
+     */
+    record RosterForm(MultipartFile file, String text, MassUnit unit, LocalDate on, String seen) {
+
+        MassUnit unitless() {
+            return unit == null ? MassUnit.KG : unit;
+        }
+    }
+
+    @GetMapping
+    ModelAndView show(@AuthenticationPrincipal Person coach) {
+        return page(coach, FormState.NONE);
+    }
+
+    private ModelAndView page(Person coach, FormState state) {
+        return new ModelAndView("exchange/lifters")
+                .addObject("state", state)
+                .addObject("units", MassUnit.values())
+                .addObject("look", null)
+                .addObject("before", brought.latest(coach))
+                .addObject("zone", coach.zone());
+    }
+
+    private BroughtRoster.Said said(Person coach, RosterForm form) {
+        return new BroughtRoster.Said(form.unitless(), brought.weighedOn(coach, form.on()));
+    }
+
+    @PostMapping
+    ModelAndView look(@AuthenticationPrincipal Person coach, Sent<RosterForm> sent) {
+        return sent.answer(
+                "roster",
+                form -> looked(coach, form, PastedTable.text(form.file(), sent.text("text")), sent),
+                state -> page(coach, state));
+    }
+
+    private ModelAndView looked(Person coach, RosterForm form, String text, Sent<RosterForm> sent) {
+        BroughtRoster.Said said = said(coach, form);
+        BroughtRoster.Look look = brought.look(coach, PastedTable.rows(text), said);
+        Map<String, String> typed = new HashMap<>(sent.typed("roster").values());
+        typed.put("text", text);
+        return page(coach, FormState.typedSoFar("roster", typed))
+                .addObject("look", look)
+                .addObject("seen", seen(said, text));
+    }
+
+    /** Takes those on who were shown; what was changed since is looked at once more first. */
+    @PostMapping("/take")
+    ModelAndView take(@AuthenticationPrincipal Person coach, Sent<RosterForm> sent, RedirectAttributes flash) {
+        return sent.answer(
+                "roster",
+                form -> {
+                    String text = PastedTable.text(form.file(), sent.text("text"));
+                    BroughtRoster.Said said = said(coach, form);
+                    if (!seen(said, text).equals(form.seen())) {
+                        return looked(coach, form, text, sent).addObject("changed", true);
+                    }
+                    flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said));
+                    return new ModelAndView("redirect:/exchange/lifters");
+                },
+                state -> page(coach, state));
+    }
+
+    /** What was looked at: the list, and all that is said of it. */
+    private static String seen(BroughtRoster.Said said, String text) {
+        return Secrets.hash(String.join("\n", text.replace("\r\n", "\n").strip(), said.toString()));
+    }
+
+    @PostMapping("/{brought}/take-back")
+    String takeBack(@AuthenticationPrincipal Person coach, @PathVariable("brought") long id) {
+        brought.takeBack(coach, id);
+        return "redirect:/exchange/lifters";
+    }
+}
