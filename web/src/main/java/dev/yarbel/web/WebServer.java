@@ -61,7 +61,8 @@ class WebServer {
     private static final Duration WHOLE_BODY = Duration.ofSeconds(30);
 
     /** Where files come in. */
-    private static final Set<String> BRINGS = Set.of("/exchange", "/exchange/maxes", "/exchange/lifters");
+    private static final Set<String> BRINGS =
+            Set.of("/exchange", "/exchange/maxes", "/exchange/lifters", "/exchange/plans");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);

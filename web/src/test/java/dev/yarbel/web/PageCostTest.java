@@ -77,6 +77,7 @@ class PageCostTest {
             "/calendar.ics",
             "/exchange",
             "/exchange/lifters",
+            "/exchange/plans",
             "/exchange/maxes",
             "/exchange/" + brought,
             "/contests",

@@ -156,6 +156,7 @@ class SecurityConfiguration {
                                 "/contests/**",
                                 "/exchange/lifters/**",
                                 "/exchange/maxes/**",
+                                "/exchange/plans/**",
                                 "/kit/**",
                                 "/lifters",
                                 "/lifters/*/plan/**",

@@ -123,6 +123,19 @@ class BroughtMaxes {
     /** One that was taken in before. */
     record Before(long id, Instant at, int count, boolean takenBack) {}
 
+    /** Whether a table holds maxes. */
+    @Transactional(readOnly = true)
+    public boolean areMaxes(Person coach, List<List<String>> table, Said said) {
+        return read(coach, table, said).isPresent();
+    }
+
+    private Optional<MaxTable.Read> read(Person coach, List<List<String>> table, Said said) {
+        return MaxTable.read(
+                table,
+                new LiftIndex(liftNames.everyName(coach.clubId())),
+                new MaxTable.Said(said.unit(), said.day(), said.order(), today(coach)));
+    }
+
     /**
      * Looks at a table.
      *
@@ -130,10 +143,7 @@ class BroughtMaxes {
      */
     @Transactional(readOnly = true)
     public Look look(Person coach, List<List<String>> table, Said said) {
-        MaxTable.Read read = MaxTable.read(
-                        table,
-                        new LiftIndex(liftNames.everyName(coach.clubId())),
-                        new MaxTable.Said(said.unit(), said.day(), said.order(), today(coach)))
+        MaxTable.Read read = read(coach, table, said)
                 .orElseThrow(() -> new UnreadableException("exchange.maxes.error.heads").in("text"));
         Map<String, LifterCard> named = new HashMap<>();
         Set<String> twice = new HashSet<>();

@@ -70,9 +70,11 @@ class BroughtMaxesController {
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<MaxesForm> sent) {
         return sent.answer(
-                "maxes",
-                form -> looked(coach, form, PastedTable.text(form.file(), sent.text("text")), sent),
-                state -> page(coach, state));
+                "maxes", form -> looked(coach, form, text(coach, form, sent), sent), state -> page(coach, state));
+    }
+
+    private String text(Person coach, MaxesForm form, Sent<MaxesForm> sent) {
+        return PastedTable.text(form.file(), sent.text("text"), sheet -> brought.areMaxes(coach, sheet, said(form)));
     }
 
     private ModelAndView looked(Person coach, MaxesForm form, String text, Sent<MaxesForm> sent) {
@@ -90,7 +92,7 @@ class BroughtMaxesController {
         return sent.answer(
                 "maxes",
                 form -> {
-                    String text = PastedTable.text(form.file(), sent.text("text"));
+                    String text = text(coach, form, sent);
                     if (!seen(form, text).equals(form.seen())) {
                         return looked(coach, form, text, sent).addObject("changed", true);
                     }

@@ -125,6 +125,11 @@ class BroughtRoster {
     /** A list that was brought before. */
     public record Before(long id, Instant at, int count, boolean takenBack) {}
 
+    /** Whether a table is a list of lifters. */
+    static boolean isList(List<List<String>> table) {
+        return RosterTable.read(table, MassUnit.KG).isPresent();
+    }
+
     /** @throws UnreadableException when it is no list of lifters */
     @Transactional(readOnly = true)
     public Look look(Person coach, List<List<String>> table, Said said) {

@@ -61,10 +61,11 @@ class BroughtRosterController {
 
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<RosterForm> sent) {
-        return sent.answer(
-                "roster",
-                form -> looked(coach, form, PastedTable.text(form.file(), sent.text("text")), sent),
-                state -> page(coach, state));
+        return sent.answer("roster", form -> looked(coach, form, text(form, sent), sent), state -> page(coach, state));
+    }
+
+    private static String text(RosterForm form, Sent<RosterForm> sent) {
+        return PastedTable.text(form.file(), sent.text("text"), BroughtRoster::isList);
     }
 
     private ModelAndView looked(Person coach, RosterForm form, String text, Sent<RosterForm> sent) {
@@ -83,7 +84,7 @@ class BroughtRosterController {
         return sent.answer(
                 "roster",
                 form -> {
-                    String text = PastedTable.text(form.file(), sent.text("text"));
+                    String text = text(form, sent);
                     BroughtRoster.Said said = said(coach, form);
                     if (!seen(said, text).equals(form.seen())) {
                         return looked(coach, form, text, sent).addObject("changed", true);

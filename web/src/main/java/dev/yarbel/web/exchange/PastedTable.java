@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.web.multipart.MultipartFile;
@@ -15,16 +16,19 @@ import org.springframework.web.multipart.MultipartFile;
 final class PastedTable {
 
     private static final int MOST_ROWS = 3000;
+    private static final int MOST_SHEETS = 30;
     private static final int LONGEST_TEXT = 300_000;
 
     private PastedTable() {}
 
     /**
-     * The text of a table: of the file where one was chosen, else what was typed.
+     * The text of a table: of the file where one was chosen, else what was typed. Of a workbook it is the first sheet that fits, or the first that
+     * holds anything where none does.
      *
+     * @param fits whether a sheet is what is looked for
      * @throws UnreadableException when there is neither, or too much
      */
-    static String text(MultipartFile file, String typed) {
+    static String text(MultipartFile file, String typed, Predicate<List<List<String>>> fits) {
         boolean chosen = file != null && !file.isEmpty();
         if (!chosen && typed.isBlank()) {
             throw new UnreadableException("exchange.error.nothing").in("file");
@@ -32,7 +36,7 @@ final class PastedTable {
         if (!chosen && typed.length() > LONGEST_TEXT) {
             throw new UnreadableException("exchange.maxes.error.long").in("text");
         }
-        return chosen ? written(rows(file)) : typed;
+        return chosen ? written(rows(file, fits)) : typed;
     }
 
     /** The rows of a text as it was pasted or {@link #text read}. */
@@ -41,7 +45,7 @@ final class PastedTable {
             Path kept = Files.createTempFile("yarbel-table", null);
             try {
                 Files.writeString(kept, text, StandardCharsets.UTF_8);
-                return rows(kept, "text");
+                return rows(kept, "text", rows -> true);
             } finally {
                 Files.deleteIfExists(kept);
             }
@@ -50,12 +54,12 @@ final class PastedTable {
         }
     }
 
-    private static List<List<String>> rows(MultipartFile file) {
+    private static List<List<String>> rows(MultipartFile file, Predicate<List<List<String>>> fits) {
         try {
             Path kept = Files.createTempFile("yarbel-table", null);
             try {
                 file.transferTo(kept);
-                return rows(kept, "file");
+                return rows(kept, "file", fits);
             } finally {
                 Files.deleteIfExists(kept);
             }
@@ -64,31 +68,44 @@ final class PastedTable {
         }
     }
 
-    /** The rows of the first sheet that has any. */
-    private static List<List<String>> rows(Path kept, String field) throws IOException {
-        List<List<String>> rows = new ArrayList<>();
-        boolean[] first = {true};
+    private static List<List<String>> rows(Path kept, String field, Predicate<List<List<String>>> fits)
+            throws IOException {
+        List<List<List<String>>> sheets = new ArrayList<>();
         try {
             BroughtTable.read(kept, new RowSink() {
+
                 @Override
                 public void sheet(String name) {
-                    first[0] = rows.stream().allMatch(row -> row.stream().allMatch(String::isBlank));
+                    sheets.add(new ArrayList<>());
                 }
 
                 @Override
                 public void row(List<String> cells) {
-                    if (first[0]) {
-                        rows.add(List.copyOf(cells));
+                    if (sheets.isEmpty()) {
+                        sheets.add(new ArrayList<>());
                     }
-                    if (rows.size() > MOST_ROWS) {
-                        throw new UnreadableException("exchange.maxes.error.long").in(field);
+                    List<List<String>> sheet = sheets.get(sheets.size() - 1);
+                    // one row more tells that there are too many
+                    if (sheet.size() <= MOST_ROWS && sheets.size() <= MOST_SHEETS) {
+                        sheet.add(List.copyOf(cells));
                     }
                 }
             });
         } catch (Unusable unusable) {
             throw new UnreadableException("exchange.error." + unusable.code()).in(field);
         }
-        return rows;
+        List<List<List<String>>> filled = sheets.stream()
+                .filter(sheet -> sheet.stream().anyMatch(row -> row.stream().anyMatch(text -> !text.isBlank())))
+                .toList();
+        List<List<String>> chosen = filled.stream()
+                .filter(fits)
+                .findFirst()
+                .or(() -> filled.stream().findFirst())
+                .orElse(List.of());
+        if (chosen.size() > MOST_ROWS) {
+            throw new UnreadableException("exchange.maxes.error.long").in(field);
+        }
+        return chosen;
     }
 
     /** As it would be pasted. */

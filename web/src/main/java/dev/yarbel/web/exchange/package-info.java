@@ -1,3 +1,4 @@
 /** What comes in from spreadsheets, and what goes out to them. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"page", "account", "roster", "kit", "book"})
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "block"})
 package dev.yarbel.web.exchange;

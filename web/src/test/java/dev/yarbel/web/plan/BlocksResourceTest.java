@@ -7,22 +7,15 @@ import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
+import dev.yarbel.web.GoldenBlocks;
 import dev.yarbel.web.Program;
 import dev.yarbel.web.Program.Answer;
 import dev.yarbel.web.YarbelTest;
-import java.io.IOException;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -283,40 +276,20 @@ class BlocksResourceTest {
 
     /** Whatever a school draws up goes in as a whole and comes out as it went in. */
     @ParameterizedTest
-    @MethodSource("drawnUp")
-    void aBlockOfEverySchoolGoesInAndComesOutAgain(Path school) throws IOException {
-        List<String> phases = new ArrayList<>();
-        List<List<List<String>>> days = new ArrayList<>();
-        StringBuilder body = new StringBuilder();
-        for (String line : Files.readAllLines(school, StandardCharsets.UTF_8)) {
-            Matcher day = DAY.matcher(line);
-            Matcher slot = SLOT.matcher(line);
-            if (line.startsWith("weeks: ") && !phases.isEmpty()) {
-                // another block of the same school
-                break;
-            } else if (line.startsWith("weeks: ")) {
-                phases.addAll(List.of(line.substring(7).split(" \\| ")));
-            } else if (day.matches()) {
-                body.append(days.isEmpty() ? "" : "]},")
-                        .append("{'name':'" + day.group(1) + "','offset':" + day.group(2) + ",'slots':[");
-                days.add(new ArrayList<>());
-            } else if (slot.matches()) {
-                List<List<String>> slots = days.get(days.size() - 1);
-                List<String> doses = Arrays.stream(slot.group(3).split(" \\| ", -1))
-                        .map(text -> text.strip().equals("-") ? "" : text.strip())
-                        .toList();
-                body.append(slots.isEmpty() ? "" : ",")
-                        .append("{'letter':'" + slot.group(1) + "','lift':'" + slot.group(2) + "','doses':"
-                                + JsonMapper.shared().writeValueAsString(doses) + "}");
-                slots.add(doses);
-            }
-        }
-        assertThat(days).isNotEmpty();
-
+    @MethodSource("dev.yarbel.web.GoldenBlocks#all")
+    void aBlockOfEverySchoolGoesInAndComesOutAgain(GoldenBlocks.Drawn drawn) {
         Answer begun = coach.post(
                 blocks,
-                json("{'name':'School','start':'2027-01-04','weeks':["
-                        + String.join(",", Collections.nCopies(phases.size(), "{}")) + "],'days':[" + body + "]}]}"));
+                JsonMapper.shared()
+                        .writeValueAsString(Map.of(
+                                "name",
+                                "School",
+                                "start",
+                                "2027-01-04",
+                                "weeks",
+                                Collections.nCopies(drawn.weeks(), Map.of()),
+                                "days",
+                                drawn.days())));
 
         assertThat(begun.status()).as(begun.text()).isEqualTo(201);
         List<List<List<String>>> told = begun.json()
@@ -330,18 +303,12 @@ class BlocksResourceTest {
                                 .toList())
                         .toList())
                 .toList();
-        assertThat(told).isEqualTo(days);
-    }
-
-    private static final Pattern DAY = Pattern.compile("(\\S.*) \\+(\\d)");
-    private static final Pattern SLOT = Pattern.compile("  (\\S+) (\\S+)(?: \\(.*?\\))?: (.*)");
-
-    private static List<Path> drawnUp() throws IOException {
-        try (Stream<Path> files = Files.list(Path.of("..", "core", "src", "test", "resources", "golden"))) {
-            return files.filter(file -> file.toString().endsWith(".txt"))
-                    .sorted()
-                    .toList();
-        }
+        assertThat(told)
+                .isEqualTo(drawn.days().stream()
+                        .map(day -> day.slots().stream()
+                                .map(GoldenBlocks.Slot::doses)
+                                .toList())
+                        .toList());
     }
 
     @Test

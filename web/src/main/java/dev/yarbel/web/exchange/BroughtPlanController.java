@@ -1,0 +1,130 @@
+package dev.yarbel.web.exchange;
+
+import dev.yarbel.web.page.FormState;
+import dev.yarbel.web.page.Person;
+import dev.yarbel.web.page.Reading;
+import dev.yarbel.web.page.Secrets;
+import dev.yarbel.web.page.Sent;
+import dev.yarbel.web.roster.LifterCard;
+import dev.yarbel.web.roster.Roster;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** A block from a table, which stays on the page as text until it is right. */
+@Controller
+@RequestMapping("/exchange/plans")
+class BroughtPlanController {
+
+    /** Any week, for what its days are called. */
+    private static final List<LocalDate> WEEK =
+            LocalDate.of(2024, 1, 1).datesUntil(LocalDate.of(2024, 1, 8)).toList();
+
+    private final BroughtPlan brought;
+    private final Roster roster;
+
+    BroughtPlanController(BroughtPlan brought, Roster roster) {
+        this.brought = brought;
+        this.roster = roster;
+    }
+
+    /**
+     * @param file read into the text where one was chosen
+     * @param on weekdays of days that name none
+     * @param seen what was looked at last
+     * @param confirmed whether what the block meets is meant to give way
+     */
+    record PlanForm(
+            MultipartFile file,
+            String text,
+            @NotNull Long lifter,
+            @NotBlank @Size(max = 40) String name,
+            @NotNull LocalDate start,
+            List<DayOfWeek> on,
+            String seen,
+            Boolean confirmed) {
+
+        BroughtPlan.Said said() {
+            Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
+            if (on != null) {
+                on.stream().filter(Objects::nonNull).forEach(days::add);
+            }
+            return new BroughtPlan.Said(name.strip(), start, days);
+        }
+
+        /** What was looked at: the table, whose, and all that is said of it. */
+        String seen(String table) {
+            return Secrets.hash(
+                    String.join("\n", table.replace("\r\n", "\n").strip(), String.valueOf(lifter), said().toString()));
+        }
+    }
+
+    @GetMapping
+    ModelAndView show(@AuthenticationPrincipal Person coach) {
+        return page(coach, FormState.NONE);
+    }
+
+    private ModelAndView page(Person coach, FormState state) {
+        return new ModelAndView("exchange/plans")
+                .addObject("state", state)
+                .addObject("lifters", roster.lifters(coach))
+                .addObject("weekdays", WEEK)
+                .addObject("look", null);
+    }
+
+    private LifterCard lifter(Person coach, PlanForm form) {
+        return roster.lifter(coach, Reading.needed("lifter", form.lifter()));
+    }
+
+    @PostMapping
+    ModelAndView look(@AuthenticationPrincipal Person coach, Sent<PlanForm> sent) {
+        return sent.answer(
+                "plan", form -> looked(coach, form, text(coach, form, sent), sent), state -> page(coach, state));
+    }
+
+    private String text(Person coach, PlanForm form, Sent<PlanForm> sent) {
+        return PastedTable.text(form.file(), sent.text("text"), sheet -> brought.isBlock(coach, sheet));
+    }
+
+    private ModelAndView looked(Person coach, PlanForm form, String text, Sent<PlanForm> sent) {
+        BroughtPlan.Look look = brought.look(coach, lifter(coach, form), PastedTable.rows(text), form.said());
+        Map<String, String> typed = new HashMap<>(sent.typed("plan").values());
+        typed.put("text", text);
+        return page(coach, FormState.typedSoFar("plan", typed))
+                .addObject("look", look)
+                .addObject("seen", form.seen(text));
+    }
+
+    /** Begins the block that was shown; what was changed since is looked at once more first. */
+    @PostMapping("/take")
+    ModelAndView take(@AuthenticationPrincipal Person coach, Sent<PlanForm> sent) {
+        return sent.answer(
+                "plan",
+                form -> {
+                    String text = text(coach, form, sent);
+                    if (!form.seen(text).equals(form.seen())) {
+                        return looked(coach, form, text, sent).addObject("changed", true);
+                    }
+                    LifterCard lifter = lifter(coach, form);
+                    long block = brought.take(
+                            coach, lifter, PastedTable.rows(text), form.said(), Boolean.TRUE.equals(form.confirmed()));
+                    return new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block);
+                },
+                state -> page(coach, state));
+    }
+}
