@@ -153,7 +153,7 @@ public final class PlanTable {
                     && known.filter(one -> one == Holds.DAY || one == Holds.WEEKDAY)
                             .isPresent()) {
                 day = at;
-            } else if (letter < 0 && LETTERS.contains(plain)) {
+            } else if (letter < 0 && (head.equals("#") || LETTERS.contains(plain))) {
                 letter = at;
             } else if (week.matches() && isWeek(Integer.parseInt(week.group(1)))) {
                 weeks.put(at, Integer.parseInt(week.group(1)));

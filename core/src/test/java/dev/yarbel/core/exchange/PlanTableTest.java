@@ -133,6 +133,18 @@ class PlanTableTest {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"#", "Slot", "Nr.", "Order", "Buchstabe"})
+    void lettersStandUnderAHeadOfTheirs(String head) {
+        assertThat(read(head + "|Exercise|Week 1", "c 1|Squat|5x5")
+                        .days()
+                        .get(0)
+                        .rows()
+                        .get(0)
+                        .letter())
+                .contains("C1");
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"", "Exercise|Load", "Week 1|Week 2", "Exercise|Week 0", "Exercise|Week 53"})
     void aTableWithoutExercisesOrWeeksIsNone(String head) {
         assertThat(PlanTable.read(table(head, "Squat|5x5"), LIFTS)).isEmpty();

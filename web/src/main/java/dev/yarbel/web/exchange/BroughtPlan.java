@@ -237,17 +237,17 @@ class BroughtPlan {
      * Begins the block that a look would show now.
      *
      * @param confirmed whether what it meets is meant to give way
-     * @return its number
-     * @throws UnreadableException when there is nothing to begin, or something is met and nobody said that it is meant
+     * @return its number; empty where something is met and nobody said that it is meant
+     * @throws UnreadableException when there is nothing to begin
      */
-    public long take(Person coach, LifterCard lifter, List<List<String>> table, Said said, boolean confirmed) {
+    public Optional<Long> take(
+            Person coach, LifterCard lifter, List<List<String>> table, Said said, boolean confirmed) {
         Look look = look(coach, lifter, table, said);
         if (!look.isFresh()) {
             throw new UnreadableException("exchange.plan.error.nothing").in("text");
         }
-        if (!look.meets().isEmpty() && !confirmed) {
-            throw new UnreadableException("ask.block-meets", String.join(" ", look.meets())).in("start");
-        }
-        return blocks.begin(coach, lifter, look.block().orElseThrow(), "");
+        return look.meets().isEmpty() || confirmed
+                ? Optional.of(blocks.begin(coach, lifter, look.block().orElseThrow(), ""))
+                : Optional.empty();
     }
 }

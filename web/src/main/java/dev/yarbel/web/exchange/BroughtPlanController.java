@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,7 +46,7 @@ class BroughtPlanController {
 
     /**
      * @param file read into the text where one was chosen
-     * @param on weekdays of days that name none
+     * @param weekdays of days that name none
      * @param seen what was looked at last
      * @param confirmed whether what the block meets is meant to give way
      */
@@ -55,14 +56,14 @@ class BroughtPlanController {
             @NotNull Long lifter,
             @NotBlank @Size(max = 40) String name,
             @NotNull LocalDate start,
-            List<DayOfWeek> on,
+            List<DayOfWeek> weekdays,
             String seen,
             Boolean confirmed) {
 
         BroughtPlan.Said said() {
             Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
-            if (on != null) {
-                on.stream().filter(Objects::nonNull).forEach(days::add);
+            if (weekdays != null) {
+                weekdays.stream().filter(Objects::nonNull).forEach(days::add);
             }
             return new BroughtPlan.Said(name.strip(), start, days);
         }
@@ -110,6 +111,11 @@ class BroughtPlanController {
                 .addObject("seen", form.seen(text));
     }
 
+    private static ModelAndView unmeant(ModelAndView page) {
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page.addObject("unmeant", true);
+    }
+
     /** Begins the block that was shown; what was changed since is looked at once more first. */
     @PostMapping("/take")
     ModelAndView take(@AuthenticationPrincipal Person coach, Sent<PlanForm> sent) {
@@ -121,9 +127,14 @@ class BroughtPlanController {
                         return looked(coach, form, text, sent).addObject("changed", true);
                     }
                     LifterCard lifter = lifter(coach, form);
-                    long block = brought.take(
-                            coach, lifter, PastedTable.rows(text), form.said(), Boolean.TRUE.equals(form.confirmed()));
-                    return new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block);
+                    return brought.take(
+                                    coach,
+                                    lifter,
+                                    PastedTable.rows(text),
+                                    form.said(),
+                                    Boolean.TRUE.equals(form.confirmed()))
+                            .map(block -> new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block))
+                            .orElseGet(() -> unmeant(looked(coach, form, text, sent)));
                 },
                 state -> page(coach, state));
     }

@@ -137,7 +137,10 @@ class PlanBroughtTest {
         Document look = look(TABLE);
         assertThat(look.select("[name=confirmed]")).hasSize(1);
 
-        assertThat(take(TABLE).getStatus()).isEqualTo(422);
+        MockHttpServletResponse unmeant = take(TABLE);
+        assertThat(unmeant.getStatus()).isEqualTo(422);
+        assertThat(page(unmeant).select(".bad")).hasSize(1);
+        assertThat(page(unmeant).select("[name=confirmed]")).hasSize(1);
         said.put("confirmed", "true");
         begun(take(TABLE));
     }
@@ -172,9 +175,9 @@ class PlanBroughtTest {
         assertThat(look.select("[formaction$=/take]")).isEmpty();
         assertThat(troubles(look)).hasSize(1);
 
-        said.put("on", "WEDNESDAY");
+        said.put("weekdays", "WEDNESDAY");
         assertThat(look(table).select("[formaction$=/take]")).as("one of two").isEmpty();
-        said.put("on", "WEDNESDAY,SATURDAY");
+        said.put("weekdays", "WEDNESDAY,SATURDAY");
 
         Block block = begun(take(table));
         assertThat(block.days()).extracting(day -> day.offset()).containsExactly(2, 5);
