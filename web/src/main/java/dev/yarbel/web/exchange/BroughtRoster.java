@@ -86,9 +86,10 @@ class BroughtRoster {
     /**
      * Something that cannot come in as it stands.
      *
-     * @param what the field in words
+     * @param field its code
+     * @param what it is called
      */
-    public record Trouble(int line, String what, String text, String why) {}
+    public record Trouble(int line, String field, String what, String text, String why) {}
 
     /**
      * Somebody in the list.
@@ -149,8 +150,7 @@ class BroughtRoster {
             List<Trouble> own = new ArrayList<>();
             ComingLifters.Coming coming = coming(coach, line, said, places, own);
             String name = Plain.of(line.name());
-            boolean nameless = lifters.troubles(coach, coming).containsKey("name");
-            State state = nameless
+            State state = own.stream().anyMatch(trouble -> trouble.field().equals("name"))
                     ? State.REFUSED
                     : known.contains(name) ? State.KNOWN : seen.add(name) ? State.COMES_IN : State.TWICE;
             if (state == State.COMES_IN || state == State.REFUSED) {
@@ -159,8 +159,8 @@ class BroughtRoster {
             rows.add(new Row(line.line(), state, coming, said(coming)));
         }
         read.nameless()
-                .forEach(line -> troubles.add(
-                        new Trouble(line, words.say("profile.name"), "", words.say("exchange.roster.nameless"))));
+                .forEach(line -> troubles.add(new Trouble(
+                        line, "name", words.say("profile.name"), "", words.say("exchange.roster.nameless"))));
         return new Look(rows, troubles, read.unread());
     }
 
@@ -194,6 +194,7 @@ class BroughtRoster {
         lifters.troubles(coach, whole).forEach((code, why) -> {
             troubles.add(new Trouble(
                     line.line(),
+                    code,
                     words.say("profile." + code),
                     code.equals("name") ? line.name() : profile.get(code),
                     words.say(why.code(), why.parts())));
@@ -206,7 +207,7 @@ class BroughtRoster {
         String what = field == Field.GYM
                 ? words.say("exchange.roster.gym.field")
                 : field == Field.BODY ? words.say("measured.BODY_MASS") : words.say("profile." + CODES.get(field));
-        return new Trouble(line.line(), what, text, why);
+        return new Trouble(line.line(), CODES.getOrDefault(field, ""), what, text, why);
     }
 
     private List<String> said(ComingLifters.Coming coming) {

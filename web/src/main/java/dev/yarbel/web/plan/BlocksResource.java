@@ -191,7 +191,8 @@ class BlocksResource {
         edits.save(coach, plan, typed).troubles().entrySet().stream()
                 .findFirst()
                 .ifPresent(trouble -> {
-                    throw new UnreadableException("http.says", TroubleWords.of(trouble.getValue(), words))
+                    throw new UnreadableException(
+                                    "http.says", trouble.getValue().said(words))
                             .in(fields.get(trouble.getKey()));
                 });
         return versions.tagged(told(coach, lifter, block));

@@ -2,9 +2,11 @@ package dev.yarbel.web.plan;
 
 import dev.yarbel.core.prescription.DoseParser;
 import dev.yarbel.core.review.Gate;
+import dev.yarbel.web.page.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * One cell as it stands on the page.
@@ -53,7 +55,17 @@ record CellView(
             int tint) {}
 
     /** Why typed text was not kept. */
-    sealed interface Trouble {}
+    sealed interface Trouble {
+
+        /** It in one sentence, for whoever has no sheet before them. */
+        String said(Words words);
+    }
+
+    private static String perhaps(Optional<String> suggestion, Words words) {
+        return suggestion
+                .map(text -> " " + words.say("dose.perhaps") + " " + text)
+                .orElse("");
+    }
 
     /** It could not be read: the text before the character, the character and the rest; and perhaps what was meant. */
     record Unreadable(String before, String mark, String after, DoseParser.Problem problem, Optional<String> suggestion)
@@ -69,6 +81,11 @@ record CellView(
                     why.problem(),
                     why.suggestion());
         }
+
+        @Override
+        public String said(Words words) {
+            return words.say("dose.problem." + problem) + perhaps(suggestion, words);
+        }
     }
 
     /**
@@ -77,16 +94,43 @@ record CellView(
      * @param who wrote it
      * @param now what stands there; empty when the cell was emptied
      */
-    record Overtaken(String who, String now) implements Trouble {}
+    record Overtaken(String who, String now) implements Trouble {
+
+        @Override
+        public String said(Words words) {
+            return now.isEmpty() ? words.say("plan.overtaken.empty", who) : words.say("plan.overtaken.dose", who, now);
+        }
+    }
 
     /** The day was lifted. */
-    record Lifted() implements Trouble {}
+    record Lifted() implements Trouble {
+
+        @Override
+        public String said(Words words) {
+            return words.say("plan.historic");
+        }
+    }
 
     /** It stands behind a gate that nobody has opened for this lifter in this slot. */
-    record Gated(Gate gate, Set<Gate.Missing> missing) implements Trouble {}
+    record Gated(Gate gate, Set<Gate.Missing> missing) implements Trouble {
+
+        @Override
+        public String said(Words words) {
+            return words.say("gate.stop") + " " + words.say("gate." + gate) + ": "
+                    + missing.stream()
+                            .map(lacks -> words.say("gate.missing." + lacks))
+                            .collect(Collectors.joining("; "));
+        }
+    }
 
     /** It names a lift that nobody knows. */
-    record NoSuchLift(String key, Optional<String> suggestion) implements Trouble {}
+    record NoSuchLift(String key, Optional<String> suggestion) implements Trouble {
+
+        @Override
+        public String said(Words words) {
+            return words.say("plan.no-such-lift-of", key) + perhaps(suggestion, words);
+        }
+    }
 
     /**
      * It can be read, and something else is likelier to be meant.
@@ -94,7 +138,13 @@ record CellView(
      * @param code of what is asked
      * @param facts the figures it is about, in words
      */
-    record Asked(String code, List<String> facts) implements Trouble {}
+    record Asked(String code, List<String> facts) implements Trouble {
+
+        @Override
+        public String said(Words words) {
+            return words.say("dose.asked." + code, facts);
+        }
+    }
 
     CellView withLoads(List<LoadView> others) {
         return new CellView(key, text, kept, others, trouble, lifted, marks);

@@ -108,7 +108,7 @@ record NewBlockBody(
             String text = body.doses().get(week);
             String at = in + "doses[" + week + "]";
             TypedDoses.trouble(read, lift, text).ifPresent(trouble -> {
-                throw new UnreadableException("http.says", TroubleWords.of(trouble, words)).in(at);
+                throw new UnreadableException("http.says", trouble.said(words)).in(at);
             });
             doses.add(TypedDoses.read(read, text));
         }

@@ -33,7 +33,7 @@ class SheetReading implements DoseReading {
 
     @Override
     public Optional<String> trouble(LifterBlock of, Lift lift, String text) {
-        return TypedDoses.trouble(of, lift, text).map(trouble -> TroubleWords.of(trouble, words));
+        return TypedDoses.trouble(of, lift, text).map(trouble -> trouble.said(words));
     }
 
     @Override
