@@ -62,7 +62,7 @@ class WebServer {
 
     /** Where files come in. */
     private static final Set<String> BRINGS =
-            Set.of("/exchange", "/exchange/maxes", "/exchange/lifters", "/exchange/plans");
+            Set.of("/exchange", "/exchange/kit", "/exchange/lifters", "/exchange/maxes", "/exchange/plans");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);

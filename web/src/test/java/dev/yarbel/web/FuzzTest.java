@@ -74,6 +74,7 @@ class FuzzTest {
             "POST /contests/{contest}/restore",
             "POST /kit/pieces/{piece}/restore",
             "POST /kit/{gym}/open",
+            "POST /exchange/kit/take",
             "POST /exchange/lifters/take",
             "POST /exchange/maxes/take",
             "POST /exchange/plans/take",
@@ -133,6 +134,9 @@ class FuzzTest {
         jdbc.sql("""
                         insert into maxes_import (club_id, account_id, brought_at, maxes, measurements, working, made)
                         values (?, ?, now(), '{}', '{}', '{}', '{}')""").params(club.lifter.clubId(), club.coach.accountId()).update();
+        jdbc.sql("insert into kit_import (club_id, account_id, brought_at, pieces) values (?, ?, now(), '{}')")
+                .params(club.lifter.clubId(), club.coach.accountId())
+                .update();
         jdbc.sql("insert into roster_import (club_id, account_id, brought_at, lifters) values (?, ?, now(), '{}')")
                 .params(club.lifter.clubId(), club.coach.accountId())
                 .update();
@@ -220,6 +224,7 @@ class FuzzTest {
                 "/calls/judged",
                 "/calendar",
                 "/exchange",
+                "/exchange/kit",
                 "/exchange/lifters",
                 "/exchange/plans",
                 "/exchange/maxes",

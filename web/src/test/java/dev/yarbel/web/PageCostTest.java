@@ -76,6 +76,7 @@ class PageCostTest {
             "/calendar",
             "/calendar.ics",
             "/exchange",
+            "/exchange/kit",
             "/exchange/lifters",
             "/exchange/plans",
             "/exchange/maxes",

@@ -154,6 +154,7 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 "/calls/**",
                                 "/contests/**",
+                                "/exchange/kit/**",
                                 "/exchange/lifters/**",
                                 "/exchange/maxes/**",
                                 "/exchange/plans/**",

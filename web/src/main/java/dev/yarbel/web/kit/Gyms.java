@@ -189,11 +189,19 @@ class Gyms implements GymChooser {
         return gyms.findByClubIdAndId(coach.clubId(), gymId).orElseThrow(NotFoundException::new);
     }
 
-    void add(Person coach, long gymId, Shelf on, PieceForm form) {
+    /** @return the number of the piece */
+    long add(Person coach, long gymId, Shelf on, PieceForm form) {
         GymEntity gym = gym(coach, gymId);
         PieceEntity piece = new PieceEntity(coach.clubId(), gymId, on.read(answers(coach, form, gym.unit())));
         pieces.save(piece);
         write(coach, List.of(on.name(), gym.name()), "", described(piece));
+        return piece.id();
+    }
+
+    /** Whether a piece is in its gym. */
+    @Transactional(readOnly = true)
+    boolean has(Person coach, long pieceId) {
+        return !piece(coach, pieceId).isRemoved();
     }
 
     private PieceAnswers answers(Person coach, PieceForm form, MassUnit unitless) {
