@@ -78,7 +78,7 @@ public class ComingPieces {
     /**
      * How a gym takes a piece.
      *
-     * @param told what it would be called, or why it is refused
+     * @param told what it would be, or why it is refused
      */
     public record Fit(State state, String told) {}
 
@@ -94,11 +94,23 @@ public class ComingPieces {
     private Fit fit(Person coach, Gyms.Stock stock, Coming coming, List<String> there) {
         try {
             Piece piece = read(coach, stock, coming);
-            String told = coming.implement().isPresent() ? piece.label() : piece.label() + " × " + coming.count();
-            return new Fit(there.contains(like(piece)) ? State.THERE : State.COMES_IN, told);
+            return new Fit(there.contains(like(piece)) ? State.THERE : State.COMES_IN, told(piece, coming));
         } catch (UnreadableException why) {
             return new Fit(State.REFUSED, words.say(why.code(), why.parts()));
         }
+    }
+
+    /** What it would be called and weigh; of plates how many, and of others that one comes in where the list says anything else. */
+    private String told(Piece piece, Coming coming) {
+        Map<PieceField, String> texts = piece.texts();
+        String mass = texts.getOrDefault(PieceField.MASS, "");
+        if (coming.implement().isEmpty()) {
+            return mass + " × " + texts.get(PieceField.COUNT);
+        }
+        String name = texts.getOrDefault(
+                PieceField.NAME, words.say("implement." + coming.implement().get()));
+        boolean single = coming.count().isBlank() || coming.count().equals("1");
+        return name + ", " + mass + (single ? "" : "; " + words.say("kit.coming.one"));
     }
 
     /** What tells a piece from others: all of it but how many there are. */

@@ -109,6 +109,26 @@ class KitBroughtTest {
     }
 
     @Test
+    void whatEachRowBecomesIsToldWithItsMassAndItsNumber() throws Exception {
+        Document look = look("""
+                Item,Name,kg,Count
+                Plate,,0.5,2 pairs
+                Bar,Stiff bar,20,1
+                Bar,,15,2
+                Stone,Old grey stone,110,
+                Dumbbell,,22.5,x
+                """);
+
+        assertThat(look.select(".sampleread td:last-child").eachText())
+                .containsExactly(
+                        "0.5 kg × 4",
+                        "Stiff bar, 20 kg",
+                        "bar, 15 kg; one comes in, its number is not kept",
+                        "Old grey stone, 110 kg",
+                        "dumbbells, 22.5 kg; one comes in, its number is not kept");
+    }
+
+    @Test
     void theSameListTwiceAddsNothingAndIsTakenAwayAsAWhole() throws Exception {
         int before = pieces().size();
         take(LIST);
