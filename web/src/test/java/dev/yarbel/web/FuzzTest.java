@@ -134,12 +134,12 @@ class FuzzTest {
         jdbc.sql("""
                         insert into maxes_import (club_id, account_id, brought_at, maxes, measurements, working, made)
                         values (?, ?, now(), '{}', '{}', '{}', '{}')""").params(club.lifter.clubId(), club.coach.accountId()).update();
-        jdbc.sql("insert into kit_import (club_id, account_id, brought_at, pieces) values (?, ?, now(), '{}')")
-                .params(club.lifter.clubId(), club.coach.accountId())
-                .update();
-        jdbc.sql("insert into roster_import (club_id, account_id, brought_at, lifters) values (?, ?, now(), '{}')")
-                .params(club.lifter.clubId(), club.coach.accountId())
-                .update();
+        for (String kind : List.of("LIFTERS", "KIT")) {
+            jdbc.sql(
+                            "insert into brought_batch (club_id, account_id, kind, brought_at, numbers) values (?, ?, ?, now(), '{}')")
+                    .params(club.lifter.clubId(), club.coach.accountId(), kind)
+                    .update();
+        }
         clubs.grow(club, 2, 3, 1);
         await().untilAsserted(() ->
                 assertThat(one("select count(*) from slip where club_id = ?")).isPositive());

@@ -5,15 +5,10 @@ import dev.yarbel.web.kit.ComingPieces;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
-import java.sql.Timestamp;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,19 +17,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class BroughtKit {
 
-    private static final int LATEST = 5;
     private static final int MOST = 500;
 
     private final ComingPieces pieces;
     private final Words words;
-    private final JdbcTemplate jdbc;
-    private final Clock clock;
+    private final Batches batches;
 
-    BroughtKit(ComingPieces pieces, Words words, JdbcTemplate jdbc, Clock clock) {
+    BroughtKit(ComingPieces pieces, Words words, Batches batches) {
         this.pieces = pieces;
         this.words = words;
-        this.jdbc = jdbc;
-        this.clock = clock;
+        this.batches = batches;
     }
 
     /**
@@ -70,9 +62,6 @@ class BroughtKit {
                     .count();
         }
     }
-
-    /** A list that was brought before. */
-    public record Before(long id, Instant at, int count, boolean takenBack) {}
 
     static boolean isList(List<List<String>> table) {
         return KitTable.read(table).isPresent();
@@ -115,44 +104,18 @@ class BroughtKit {
     public int take(Person coach, long gym, List<List<String>> table) {
         List<ComingPieces.Coming> coming = look(coach, gym, table).coming();
         if (!coming.isEmpty()) {
-            jdbc.update(
-                    "insert into kit_import (club_id, account_id, brought_at, pieces) values (?, ?, ?, ?)",
-                    coach.clubId(),
-                    coach.accountId(),
-                    Timestamp.from(clock.instant()),
-                    pieces.add(coach, gym, coming).toArray(Long[]::new));
+            batches.keep(coach, Batches.Of.KIT, pieces.add(coach, gym, coming));
         }
         return coming.size();
     }
 
     @Transactional(readOnly = true)
-    public List<Before> latest(Person coach) {
-        return jdbc.query(
-                """
-                select id, brought_at, cardinality(pieces) as count, taken_back_at is not null as back
-                from kit_import where club_id = ? and account_id = ? order by id desc limit ?""",
-                (row, number) -> new Before(
-                        row.getLong("id"),
-                        row.getTimestamp("brought_at").toInstant(),
-                        row.getInt("count"),
-                        row.getBoolean("back")),
-                coach.clubId(),
-                coach.accountId(),
-                LATEST);
+    public List<Batches.Before> latest(Person coach) {
+        return batches.latest(coach, Batches.Of.KIT);
     }
 
     /** Takes the pieces of one list away again, once. */
     public void takeBack(Person coach, long id) {
-        jdbc.query(
-                        """
-                        update kit_import set taken_back_at = ?
-                        where club_id = ? and account_id = ? and id = ? and taken_back_at is null returning pieces""",
-                        (row, number) ->
-                                Arrays.asList((Long[]) row.getArray("pieces").getArray()),
-                        Timestamp.from(clock.instant()),
-                        coach.clubId(),
-                        coach.accountId(),
-                        id)
-                .forEach(ids -> pieces.takeAway(coach, ids));
+        pieces.takeAway(coach, batches.takeBack(coach, Batches.Of.KIT, id));
     }
 }

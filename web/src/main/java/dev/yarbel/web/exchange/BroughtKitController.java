@@ -2,12 +2,9 @@ package dev.yarbel.web.exchange;
 
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.roster.GymChooser;
 import jakarta.validation.constraints.NotNull;
-import java.util.HashMap;
-import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,7 +36,7 @@ class BroughtKitController {
 
         /** What was looked at: the list, and of which gym. */
         String seen(String table) {
-            return Secrets.hash(table.replace("\r\n", "\n").strip() + "\n" + gym);
+            return PastedTable.seen(table, gym);
         }
     }
 
@@ -68,9 +65,7 @@ class BroughtKitController {
 
     private ModelAndView looked(Person coach, KitForm form, String text, Sent<KitForm> sent) {
         BroughtKit.Look look = brought.look(coach, form.gym(), PastedTable.rows(text));
-        Map<String, String> typed = new HashMap<>(sent.typed("kit").values());
-        typed.put("text", text);
-        return page(coach, FormState.typedSoFar("kit", typed))
+        return page(coach, sent.typed("kit", "text", text))
                 .addObject("look", look)
                 .addObject("seen", form.seen(text));
     }

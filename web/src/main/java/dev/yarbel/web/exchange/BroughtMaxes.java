@@ -25,7 +25,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -119,9 +118,6 @@ class BroughtMaxes {
             return rows.stream().filter(row -> row.state().isAsked()).count();
         }
     }
-
-    /** One that was taken in before. */
-    record Before(long id, Instant at, int count, boolean takenBack) {}
 
     /** Whether a table holds maxes. */
     @Transactional(readOnly = true)
@@ -272,19 +268,10 @@ class BroughtMaxes {
     }
 
     @Transactional(readOnly = true)
-    public List<Before> latest(Person coach) {
-        return jdbc.query(
-                """
+    public List<Batches.Before> latest(Person coach) {
+        return jdbc.query("""
                 select id, brought_at, cardinality(maxes) + cardinality(measurements) as count, taken_back_at is not null as back
-                from maxes_import where club_id = ? and account_id = ? order by id desc limit ?""",
-                (row, number) -> new Before(
-                        row.getLong("id"),
-                        row.getTimestamp("brought_at").toInstant(),
-                        row.getInt("count"),
-                        row.getBoolean("back")),
-                coach.clubId(),
-                coach.accountId(),
-                LATEST);
+                from maxes_import where club_id = ? and account_id = ? order by id desc limit ?""", (row, number) -> Batches.Before.of(row), coach.clubId(), coach.accountId(), LATEST);
     }
 
     private record ToTakeBack(ImportedMaxes.Taken taken, List<Long> measurements) {

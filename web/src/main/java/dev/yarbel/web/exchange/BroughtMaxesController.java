@@ -5,13 +5,10 @@ import dev.yarbel.core.exchange.DayText;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.page.UnreadableException;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -79,11 +76,9 @@ class BroughtMaxesController {
 
     private ModelAndView looked(Person coach, MaxesForm form, String text, Sent<MaxesForm> sent) {
         BroughtMaxes.Look look = brought.look(coach, PastedTable.rows(text), said(form));
-        Map<String, String> typed = new HashMap<>(sent.typed("maxes").values());
-        typed.put("text", text);
-        return page(coach, FormState.typedSoFar("maxes", typed))
+        return page(coach, sent.typed("maxes", "text", text))
                 .addObject("look", look)
-                .addObject("seen", seen(form, text));
+                .addObject("seen", PastedTable.seen(text, said(form)));
     }
 
     /** Takes in what was shown; what was changed since is looked at once more first. */
@@ -93,7 +88,7 @@ class BroughtMaxesController {
                 "maxes",
                 form -> {
                     String text = text(coach, form, sent);
-                    if (!seen(form, text).equals(form.seen())) {
+                    if (!PastedTable.seen(text, said(form)).equals(form.seen())) {
                         return looked(coach, form, text, sent).addObject("changed", true);
                     }
                     flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said(form)));
@@ -118,11 +113,5 @@ class BroughtMaxesController {
                 Optional.ofNullable(form.on()),
                 form.order() == null ? DayText.Order.DAY_FIRST : form.order(),
                 Boolean.TRUE.equals(form.slips()));
-    }
-
-    /** What was looked at: the table, and all that is said of it. */
-    private static String seen(MaxesForm form, String text) {
-        return Secrets.hash(
-                String.join("\n", text.replace("\r\n", "\n").strip(), said(form).toString()));
     }
 }

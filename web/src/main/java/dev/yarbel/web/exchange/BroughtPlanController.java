@@ -3,7 +3,6 @@ package dev.yarbel.web.exchange;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
-import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
@@ -13,9 +12,7 @@ import jakarta.validation.constraints.Size;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
@@ -70,8 +67,7 @@ class BroughtPlanController {
 
         /** What was looked at: the table, whose, and all that is said of it. */
         String seen(String table) {
-            return Secrets.hash(
-                    String.join("\n", table.replace("\r\n", "\n").strip(), String.valueOf(lifter), said().toString()));
+            return PastedTable.seen(table, lifter, said());
         }
     }
 
@@ -104,9 +100,7 @@ class BroughtPlanController {
 
     private ModelAndView looked(Person coach, PlanForm form, String text, Sent<PlanForm> sent) {
         BroughtPlan.Look look = brought.look(coach, lifter(coach, form), PastedTable.rows(text), form.said());
-        Map<String, String> typed = new HashMap<>(sent.typed("plan").values());
-        typed.put("text", text);
-        return page(coach, FormState.typedSoFar("plan", typed))
+        return page(coach, sent.typed("plan", "text", text))
                 .addObject("look", look)
                 .addObject("seen", form.seen(text));
     }

@@ -10,12 +10,9 @@ import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.ComingLifters;
 import dev.yarbel.web.roster.GymChooser;
-import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,7 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,7 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class BroughtRoster {
 
-    private static final int LATEST = 5;
     private static final int MOST = 500;
 
     private static final List<String> IN_ORDER =
@@ -53,14 +48,14 @@ class BroughtRoster {
     private final ComingLifters lifters;
     private final GymChooser gyms;
     private final Words words;
-    private final JdbcTemplate jdbc;
+    private final Batches batches;
     private final Clock clock;
 
-    BroughtRoster(ComingLifters lifters, GymChooser gyms, Words words, JdbcTemplate jdbc, Clock clock) {
+    BroughtRoster(ComingLifters lifters, GymChooser gyms, Words words, Batches batches, Clock clock) {
         this.lifters = lifters;
         this.gyms = gyms;
         this.words = words;
-        this.jdbc = jdbc;
+        this.batches = batches;
         this.clock = clock;
     }
 
@@ -122,9 +117,6 @@ class BroughtRoster {
             return rows.stream().filter(row -> row.state() == State.KNOWN).count();
         }
     }
-
-    /** A list that was brought before. */
-    public record Before(long id, Instant at, int count, boolean takenBack) {}
 
     /** Whether a table is a list of lifters. */
     static boolean isList(List<List<String>> table) {
@@ -229,45 +221,19 @@ class BroughtRoster {
     public int take(Person coach, List<List<String>> table, Said said) {
         List<ComingLifters.Coming> coming = look(coach, table, said).coming();
         if (!coming.isEmpty()) {
-            jdbc.update(
-                    "insert into roster_import (club_id, account_id, brought_at, lifters) values (?, ?, ?, ?)",
-                    coach.clubId(),
-                    coach.accountId(),
-                    Timestamp.from(clock.instant()),
-                    lifters.take(coach, coming).toArray(Long[]::new));
+            batches.keep(coach, Batches.Of.LIFTERS, lifters.take(coach, coming));
         }
         return coming.size();
     }
 
     @Transactional(readOnly = true)
-    public List<Before> latest(Person coach) {
-        return jdbc.query(
-                """
-                select id, brought_at, cardinality(lifters) as count, taken_back_at is not null as back
-                from roster_import where club_id = ? and account_id = ? order by id desc limit ?""",
-                (row, number) -> new Before(
-                        row.getLong("id"),
-                        row.getTimestamp("brought_at").toInstant(),
-                        row.getInt("count"),
-                        row.getBoolean("back")),
-                coach.clubId(),
-                coach.accountId(),
-                LATEST);
+    public List<Batches.Before> latest(Person coach) {
+        return batches.latest(coach, Batches.Of.LIFTERS);
     }
 
     /** Puts those of one list away again, once. */
     public void takeBack(Person coach, long id) {
-        jdbc.query(
-                        """
-                        update roster_import set taken_back_at = ?
-                        where club_id = ? and account_id = ? and id = ? and taken_back_at is null returning lifters""",
-                        (row, number) ->
-                                Arrays.asList((Long[]) row.getArray("lifters").getArray()),
-                        Timestamp.from(clock.instant()),
-                        coach.clubId(),
-                        coach.accountId(),
-                        id)
-                .forEach(ids -> lifters.putAway(coach, ids));
+        lifters.putAway(coach, batches.takeBack(coach, Batches.Of.LIFTERS, id));
     }
 
     /** The day of body masses, which must have come. */

@@ -3,11 +3,8 @@ package dev.yarbel.web.exchange;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
-import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.Sent;
 import java.time.LocalDate;
-import java.util.HashMap;
-import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -71,11 +68,9 @@ class BroughtRosterController {
     private ModelAndView looked(Person coach, RosterForm form, String text, Sent<RosterForm> sent) {
         BroughtRoster.Said said = said(coach, form);
         BroughtRoster.Look look = brought.look(coach, PastedTable.rows(text), said);
-        Map<String, String> typed = new HashMap<>(sent.typed("roster").values());
-        typed.put("text", text);
-        return page(coach, FormState.typedSoFar("roster", typed))
+        return page(coach, sent.typed("roster", "text", text))
                 .addObject("look", look)
-                .addObject("seen", seen(said, text));
+                .addObject("seen", PastedTable.seen(text, said));
     }
 
     /** Takes those on who were shown; what was changed since is looked at once more first. */
@@ -86,18 +81,13 @@ class BroughtRosterController {
                 form -> {
                     String text = text(form, sent);
                     BroughtRoster.Said said = said(coach, form);
-                    if (!seen(said, text).equals(form.seen())) {
+                    if (!PastedTable.seen(text, said).equals(form.seen())) {
                         return looked(coach, form, text, sent).addObject("changed", true);
                     }
                     flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said));
                     return new ModelAndView("redirect:/exchange/lifters");
                 },
                 state -> page(coach, state));
-    }
-
-    /** What was looked at: the list, and all that is said of it. */
-    private static String seen(BroughtRoster.Said said, String text) {
-        return Secrets.hash(String.join("\n", text.replace("\r\n", "\n").strip(), said.toString()));
     }
 
     @PostMapping("/{brought}/take-back")

@@ -1,11 +1,13 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.web.page.Secrets;
 import dev.yarbel.web.page.UnreadableException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
 import org.apache.commons.csv.CSVFormat;
@@ -37,6 +39,11 @@ final class PastedTable {
             throw new UnreadableException("exchange.maxes.error.long").in("text");
         }
         return chosen ? written(rows(file, fits)) : typed;
+    }
+
+    /** What was looked at, as a page remembers it: the text of a table, and all that is said of it. */
+    static String seen(String text, Object... said) {
+        return Secrets.hash(text.replace("\r\n", "\n").strip() + "\n" + Arrays.toString(said));
     }
 
     /** The rows of a text as it was pasted or {@link #text read}. */

@@ -53,6 +53,13 @@ public final class Sent<T> {
         return FormState.typedSoFar(name, typed);
     }
 
+    /** The same, where what stands in one of its fields was read from elsewhere, a file for instance. */
+    public FormState typed(String name, String field, String text) {
+        Map<String, String> all = new HashMap<>(typed);
+        all.put(field, text);
+        return FormState.typedSoFar(name, all);
+    }
+
     /** What was typed into a field, as it was; empty where nothing was. */
     public String text(String field) {
         return typed.getOrDefault(field, "");
