@@ -45,8 +45,12 @@ class SessionFeedTest {
     }
 
     private long finished(String day) {
+        return finished(club.lifter.id(), day);
+    }
+
+    private long finished(long lifter, String day) {
         return coach.post(
-                        "/lifters/" + club.lifter.id() + "/sessions",
+                        "/lifters/" + lifter + "/sessions",
                         ("{'on':'" + day + "','finished':true,'sets':[{'lift':'squat','load':{'kg':150},'reps':5,"
                                         + "'effort':'8'}]}")
                                 .replace('\'', '"'))
@@ -101,18 +105,19 @@ class SessionFeedTest {
 
     @Test
     void everybodySeesTheirOwn() {
-        finished("2026-03-01");
-        List<Long> coachs = new ArrayList<>();
+        long own = finished("2026-03-01");
+        long anothers = finished(clubs.grow(club, 1, 3, 1).id(), "2026-03-01");
         await().untilAsserted(() -> {
+            List<Long> coachs = new ArrayList<>();
             follow(coach, "", coachs);
-            assertThat(coachs).isNotEmpty();
+            assertThat(coachs).contains(own, anothers);
         });
         List<Long> lifters = new ArrayList<>();
         List<Long> foreign = new ArrayList<>();
         follow(Program.of(mvc, jdbc, club.lifterPerson), "", lifters);
         follow(Program.of(mvc, jdbc, clubs.club().coach), "", foreign);
 
-        assertThat(lifters).isNotEmpty();
+        assertThat(lifters).containsExactly(own);
         assertThat(foreign).isEmpty();
     }
 
