@@ -61,8 +61,8 @@ class WebServer {
     private static final Duration WHOLE_BODY = Duration.ofSeconds(30);
 
     /** Where files come in. */
-    private static final Set<String> BRINGS =
-            Set.of("/exchange", "/exchange/kit", "/exchange/lifters", "/exchange/maxes", "/exchange/plans");
+    private static final Set<String> BRINGS = Set.of(
+            "/exchange", "/exchange/kit", "/exchange/lifters", "/exchange/maxes", "/exchange/plans", "/exchange/whole");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);

@@ -144,6 +144,15 @@ class AccessTest {
             entry("GET /exchange/all.xlsx", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/lifter.json", May.LIFTER_AND_COACH),
             entry("GET /exchange/lifter.zip", May.LIFTER_AND_COACH),
+            entry("GET /exchange/club.json", May.ANY_HEAD_COACH),
+            entry("GET /exchange/club.zip", May.ANY_HEAD_COACH),
+            entry("GET /exchange/whole", May.ANY_COACH),
+            entry("POST /exchange/whole", May.ANY_COACH),
+            entry("GET /exchange/whole/{whole}", May.THEIR_COACH),
+            entry("POST /exchange/whole/{whole}/take", May.THEIR_COACH),
+            entry("POST /exchange/whole/{whole}/take-back", May.THEIR_COACH),
+            entry("POST /exchange/whole/{whole}/again", May.THEIR_COACH),
+            entry("POST /exchange/whole/{whole}/remove", May.THEIR_COACH),
             entry("GET /exchange/{table}.csv", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/{table}.xlsx", May.WHOEVER_SIGNED_IN),
             entry("POST /exchange", May.WHOEVER_SIGNED_IN),
@@ -329,6 +338,7 @@ class AccessTest {
             "POST /contests/{contest}/entries/{entry}/log",
             "POST /club/coaches/{id}/remove",
             "POST /exchange/leave",
+            "POST /exchange/whole",
             "POST /kit/{gym}/close",
             "POST /kit/pieces/{piece}",
             "POST /kit/{gym}/{shelf}",
@@ -484,6 +494,7 @@ class AccessTest {
     private void fill() throws Exception {
         long id = club.lifter.id();
         variables.put("file", clubs.brought(club, "TAKEN"));
+        variables.put("whole", clubs.whole(club, "TAKEN"));
         asCoach("/profile/measurements", Map.of("kind", "WAIST", "figure", "80", "on", "2026-03-01"));
         asCoach("/profile/notes", Map.of("kind", "NOTE", "text", "n"));
         asCoach("/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01"));

@@ -113,13 +113,6 @@ public class Clubs4Tests {
 
     /** A log that the club's coach brought for its lifter, which is so far. */
     public long brought(TestClub club, String status) {
-        ByteArrayOutputStream packed = new ByteArrayOutputStream();
-        try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
-            out.write("Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5\n2024-03-12,Zorbing,50,5\n"
-                    .getBytes(StandardCharsets.UTF_8));
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
-        }
         long file = jdbc.sql("""
                         insert into import_file (club_id, account_id, brought_at, name, encoding, separator, sheets, rows, lifter_id, status,
                           status_at, sets, days)
@@ -128,9 +121,32 @@ public class Clubs4Tests {
                 .query(Long.class)
                 .single();
         jdbc.sql("insert into import_part (club_id, import_id, sheet, part, rows) values (?, ?, 0, 0, ?)")
-                .params(club.lifter.clubId(), file, packed.toByteArray())
+                .params(
+                        club.lifter.clubId(),
+                        file,
+                        packed("Date,Exercise,Weight,Reps\n2024-03-12,Squat,140,5\n2024-03-12,Zorbing,50,5\n"))
                 .update();
         return file;
+    }
+
+    /** The file of a lifter that the club's coach brought, which is so far. */
+    public long whole(TestClub club, String status) {
+        return jdbc.sql("""
+                        insert into brought_file (club_id, account_id, name, brought_at, size, content, status, status_at)
+                        values (?, ?, 'lifter.json', now(), 2, ?, ?, now()) returning id""")
+                .params(club.lifter.clubId(), club.coach.accountId(), packed("{}"), status)
+                .query(Long.class)
+                .single();
+    }
+
+    private static byte[] packed(String text) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
+            out.write(text.getBytes(StandardCharsets.UTF_8));
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return packed.toByteArray();
     }
 
     /** The opener of a contest is made. */
@@ -298,6 +314,13 @@ public class Clubs4Tests {
                         .named("Block"),
                 "");
         return new TestClub(accounts.person("coach" + number), accounts.person("lifter" + number), lifter, gym);
+    }
+
+    /** The head coach of a club that has nothing yet. */
+    public RequestPostProcessor ofEmptyClub() {
+        String username = "head" + NEXT.incrementAndGet();
+        accounts.addHeadCoach(accounts.addClub("Empty " + username, TestSettings.ZONE), username, "Head", "secret");
+        return user((UserDetails) accounts.person(username));
     }
 
     /**

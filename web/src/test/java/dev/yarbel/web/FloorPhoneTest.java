@@ -398,9 +398,8 @@ class FloorPhoneTest {
         browser.waitForText(".now h2", "B Bench press");
         while (browser.text(".now h2").contains("warm-up")) {
             String before = browser.text(".now h2");
-            browser.pressUntil(
-                    () -> browser.click(".now button.wide[value=easy]"),
-                    () -> !browser.text(".now h2").equals(before));
+            browser.pressUntil(() -> browser.click(".now button.wide[value=easy]"), () -> !browser.text(".now h2")
+                    .equals(before));
         }
         browser.click(".now [data-clock=start]");
         browser.waitForText(".now .clocksays", "0/10 made");

@@ -79,6 +79,7 @@ class PageCostTest {
             "/exchange/kit",
             "/exchange/lifters",
             "/exchange/plans",
+            "/exchange/whole",
             "/exchange/maxes",
             "/exchange/" + brought,
             "/contests",

@@ -158,6 +158,7 @@ class SecurityConfiguration {
                                 "/exchange/lifters/**",
                                 "/exchange/maxes/**",
                                 "/exchange/plans/**",
+                                "/exchange/whole/**",
                                 "/kit/**",
                                 "/lifters",
                                 "/lifters/*/plan/**",

@@ -1,6 +1,19 @@
 package dev.yarbel.web.block;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.day;
+import static dev.yarbel.web.kept.Field.lift;
+import static dev.yarbel.web.kept.Field.made;
+import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.named;
+import static dev.yarbel.web.kept.Field.own;
+import static dev.yarbel.web.kept.Field.text;
+import static dev.yarbel.web.kept.Field.whole;
+import static dev.yarbel.web.kept.Field.within;
+
+import dev.yarbel.core.block.Block;
+import dev.yarbel.core.prescription.Dose;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -8,23 +21,82 @@ import org.springframework.stereotype.Component;
 @Component
 class BlockParts implements LifterParts {
 
+    private final BlockStore store;
+
+    BlockParts(BlockStore store) {
+        this.store = store;
+    }
+
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("blocks", """
-                        select jsonb_strip_nulls(jsonb_build_object('name', b.name, 'start', b.start_on, 'weeks', b.weeks, 'shape', b.shape,
-                          'contest', b.contest_on, 'origin', b.origin, 'takenAwayAt', b.removed_at,
-                          'days', (select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('planDay', d.id, 'name', d.name,
-                              'offset', d.day_offset, 'takenAwayAt', d.removed_at,
-                              'slots', (select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('letter', t.letter, 'lift', t.lift,
-                                  'school', t.school, 'reason', t.reason, 'takenAwayAt', t.removed_at,
-                                  'doses', (select coalesce(jsonb_agg(jsonb_build_object('week', c.week, 'dose', c.shorthand)
-                                      order by c.week), '[]') from dose_cell c where c.slot_id = t.id and c.club_id = t.club_id),
-                                  'confirmed', (select jsonb_agg(jsonb_strip_nulls(jsonb_build_object('gate', g.gate, 'spotter', g.spotter,
-                                      'by', g.confirmed_by, 'at', g.confirmed_at)) order by g.id)
-                                    from gate_confirmation g where g.slot_id = t.id and g.club_id = t.club_id)))
-                                order by t.position, t.id), '[]') from slot t where t.block_day_id = d.id and t.club_id = d.club_id)))
-                              order by d.position, d.id), '[]') from block_day d where d.block_id = b.id and d.club_id = b.club_id)))
-                        from block b where b.club_id = ? and b.lifter_id = any (?) order by b.start_on, b.id"""));
+    public List<Kept> parts() {
+        return List.of(Kept.ofLifter(
+                "blocks",
+                "block",
+                "start_on, id",
+                text("name"),
+                day("start", "start_on"),
+                whole("weeks"),
+                text("shape").as(shape -> WeekCodes.parse(shape, Block.MOST_WEEKS)),
+                day("contest", "contest_on"),
+                named("origin", "origin", "{t}.origin", ORIGIN),
+                moment("takenAwayAt", "removed_at"),
+                within(DAYS)));
+    }
+
+    /** Where it came from another block, it still did, and from none that is here. */
+    private static final String ORIGIN =
+            "case when {v} like 'block:%' then 'brought:' || :file || ':' || {v} else coalesce({v}, '') end";
+
+    /** What a coach answered for with their name is answered for anew where the block is read. */
+    private static final Kept GATES = Kept.within(
+                    "confirmed",
+                    "gate_confirmation",
+                    "slot_id",
+                    "id",
+                    text("gate"),
+                    text("spotter"),
+                    text("by", "confirmed_by"),
+                    moment("at", "confirmed_at"))
+            .onlyTold();
+
+    private static final Kept DOSES = Kept.within(
+            "doses",
+            "dose_cell",
+            "slot_id",
+            "week",
+            whole("week"),
+            text("dose", "shorthand").as(Dose::parse),
+            made("version", "0"));
+
+    private static final Kept SLOTS = Kept.within(
+            "slots",
+            "slot",
+            "block_day_id",
+            "position, id",
+            made("position", "e.ord - 1"),
+            text("letter"),
+            lift("lift"),
+            text("school"),
+            text("reason"),
+            moment("takenAwayAt", "removed_at"),
+            within(DOSES),
+            within(GATES));
+
+    private static final Kept DAYS = Kept.within(
+            "days",
+            "block_day",
+            "block_id",
+            "position, id",
+            own("planDay", "planDay"),
+            made("position", "e.ord - 1"),
+            text("name"),
+            whole("offset", "day_offset"),
+            moment("takenAwayAt", "removed_at"),
+            within(SLOTS));
+
+    @Override
+    public void readBack(long clubId, long lifterId) {
+        store.all(clubId, lifterId);
     }
 
     @Override

@@ -138,6 +138,17 @@ class BlockStore {
         return Optional.of(new StoredBlock(entity.id(), rows.block(), entity.copies(), rows.gates));
     }
 
+    /** Reads all blocks of a lifter, those taken away among them. */
+    List<Block> all(long clubId, long lifterId) {
+        return blocks.findByClubIdAndLifterIdOrderByStartOnDescIdDesc(clubId, lifterId).stream()
+                .map(entity -> {
+                    Rows rows = new Rows(entity);
+                    blocks.findWhole(clubId, entity.id()).forEach(rows::take);
+                    return rows.block();
+                })
+                .toList();
+    }
+
     /** Takes hold of a block until the end of the transaction; whoever comes later waits and then sees what was changed. */
     @Transactional(propagation = Propagation.MANDATORY)
     public Rows hold(LifterCard lifter, long block) {

@@ -3,5 +3,5 @@
  * to. Other rooms come in through {@link dev.yarbel.web.block.Blocks} and {@link dev.yarbel.web.block.Templates}.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"page", "rest", "account", "roster", "kit", "book"})
+        allowedDependencies = {"page", "kept", "rest", "account", "roster", "kit", "book"})
 package dev.yarbel.web.block;

@@ -1,59 +1,210 @@
 package dev.yarbel.web.book;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.day;
+import static dev.yarbel.web.kept.Field.lift;
+import static dev.yarbel.web.kept.Field.made;
+import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.number;
+import static dev.yarbel.web.kept.Field.own;
+import static dev.yarbel.web.kept.Field.reader;
+import static dev.yarbel.web.kept.Field.refers;
+import static dev.yarbel.web.kept.Field.text;
+import static dev.yarbel.web.kept.Field.texts;
+import static dev.yarbel.web.kept.Field.told;
+import static dev.yarbel.web.kept.Field.whole;
+import static dev.yarbel.web.kept.Field.within;
+
+import dev.yarbel.core.adjust.AskLifter.Asking;
+import dev.yarbel.core.effort.Effort;
+import dev.yarbel.core.effort.RepCurve;
+import dev.yarbel.core.estimate.RecordedMax;
+import dev.yarbel.core.lift.Consistency;
+import dev.yarbel.core.lift.Mastery;
+import dev.yarbel.core.lift.SetUpMeasure;
+import dev.yarbel.core.measure.MassUnit;
+import dev.yarbel.core.record.RepsSeen;
+import dev.yarbel.core.record.SetUp;
+import dev.yarbel.core.record.Worn;
+import dev.yarbel.core.session.Amendment;
+import dev.yarbel.core.session.AskedDay;
+import dev.yarbel.core.session.TaskKey;
+import dev.yarbel.core.tally.Exposure;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
+import dev.yarbel.web.page.ChangeKind;
+import dev.yarbel.web.page.Words;
 import java.util.List;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 
 /** Maxes, numbers, every session with its sets, and who changed what. */
 @Component
 class BookParts implements LifterParts {
 
+    private final ChangeRepository changes;
+    private final Words words;
+
+    BookParts(ChangeRepository changes, Words words) {
+        this.changes = changes;
+        this.words = words;
+    }
+
     @Override
-    public List<Part> parts() {
+    public List<Kept> parts() {
         return List.of(
-                new Part("maxes", """
-                        select jsonb_strip_nulls(jsonb_build_object('day', on_date, 'lift', lift, 'kind', kind, 'load', trim_scale(load),
-                          'typedIn', unit, 'reps', reps, 'worn', to_jsonb(worn), 'source', source, 'by', entered_by, 'at', entered_at,
-                          'struckAt', removed_at))
-                        from recorded_max where club_id = ? and lifter_id = any (?) order by on_date, id"""),
-                new Part("numbers", """
-                        select jsonb_strip_nulls(jsonb_build_object('lift', lift, 'workingMax', trim_scale(working_max), 'curve', rep_curve,
-                          'mastery', mastery, 'practisedSince', practised_since, 'consistency', consistency, 'ratio', ratio,
-                          'eventLoad', trim_scale(event_load), 'ratingBias', rating_bias, 'ratingBiasWhy', rating_bias_why))
-                        from lift_numbers where club_id = ? and lifter_id = any (?) order by id"""),
-                new Part("setUps", """
-                        select jsonb_build_object('lift', lift, 'measure', measure, 'figure', figure)
-                        from set_up where club_id = ? and lifter_id = any (?) order by lift, id"""),
-                new Part("testSets", """
-                        select jsonb_strip_nulls(jsonb_build_object('day', on_date, 'lift', lift, 'number', number, 'load', trim_scale(load),
-                          'effort', effort))
-                        from test_set where club_id = ? and lifter_id = any (?) order by on_date, lift, number"""),
-                new Part("sessions", """
-                        select jsonb_strip_nulls(jsonb_build_object('day', s.held_on, 'planDay', s.plan_day, 'planWeek', s.plan_week,
-                          'startedAt', s.started_at, 'finishedAt', s.finished_at, 'pain', s.pain, 'planned', s.planned,
-                          'sleep', s.sleep_rating, 'fatigue', s.fatigue_rating, 'stress', s.stress_rating, 'soreness', s.soreness_rating,
-                          'joints', s.joints_rating, 'effort', s.effort_rating, 'minutes', s.minutes, 'countSaid', s.count_said,
-                          'coachNote', s.coach_note, 'judgement', s.judgement, 'imported', s.import_id is not null,
-                          'sets', (select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('task', l.task, 'lift', l.lift,
-                              'load', trim_scale(l.load), 'reps', l.reps, 'effort', l.effort, 'at', l.logged_at, 'helped', l.helped,
-                              'missedBy', l.missed_by, 'speed', l.speed, 'worn', to_jsonb(l.worn), 'video', l.video, 'partner', l.partner,
-                              'note', l.note, 'seconds', trim_scale(l.seconds), 'distance', trim_scale(l.distance), 'setUp', to_jsonb(l.set_up),
-                              'repsSeen', l.reps_seen, 'doneAs', l.done_as, 'proof', l.proof, 'coachRating', l.coach_rating,
-                              'coachForm', l.coach_form, 'coachLink', l.coach_link, 'coachNote', l.coach_note,
-                              'coachRepsSeen', l.coach_reps_seen)) order by l.id), '[]')
-                            from logged_set l where l.session_id = s.id and l.club_id = s.club_id),
-                          'changes', (select jsonb_agg(jsonb_strip_nulls(jsonb_build_object('text', a.text, 'reason', a.reason,
-                              'by', a.made_by_name, 'at', a.made_at, 'takenBackAt', a.taken_back_at)) order by a.id)
-                            from amendment a where a.session_id = s.id and a.club_id = s.club_id)))
-                        from training_session s where s.club_id = ? and s.lifter_id = any (?) order by s.held_on, s.id"""),
-                new Part("questions", """
-                        select jsonb_strip_nulls(jsonb_build_object('at', asked_at, 'by', asked_by_name, 'kind', kind, 'task', task,
-                          'otherLoad', trim_scale(other_load), 'answeredAt', answered_at, 'answer', answer))
-                        from lifter_question where club_id = ? and lifter_id = any (?) order by id"""),
-                new Part("changes", """
-                        select jsonb_strip_nulls(jsonb_build_object('at', made_at, 'by', made_by_name, 'kind', kind,
-                          'subject', to_jsonb(subject), 'why', why, 'before', before, 'after', after))
-                        from change_entry where club_id = ? and lifter_id = any (?) order by id"""));
+                Kept.ofLifter(
+                        "maxes",
+                        "recorded_max",
+                        "on_date, id",
+                        day("day", "on_date"),
+                        lift("lift"),
+                        text("kind").of(RecordedMax.Kind.class),
+                        number("load"),
+                        text("typedIn", "unit").of(MassUnit.class),
+                        whole("reps"),
+                        texts("worn", "worn").of(Worn.class),
+                        text("source"),
+                        text("by", "entered_by"),
+                        moment("at", "entered_at"),
+                        moment("struckAt", "removed_at")),
+                Kept.ofLifter(
+                        "numbers",
+                        "lift_numbers",
+                        "id",
+                        lift("lift"),
+                        number("workingMax"),
+                        text("curve", "rep_curve").as(RepCurve::parse),
+                        text("mastery").of(Mastery.class),
+                        day("practisedSince", "practised_since"),
+                        text("consistency").of(Consistency.class),
+                        number("ratio"),
+                        number("eventLoad"),
+                        number("ratingBias"),
+                        text("ratingBiasWhy"),
+                        made("version", "0")),
+                Kept.ofLifter(
+                        "setUps",
+                        "set_up",
+                        "lift, id",
+                        lift("lift"),
+                        text("measure").of(SetUpMeasure.class),
+                        text("figure")),
+                Kept.ofLifter(
+                        "testSets",
+                        "test_set",
+                        "on_date, lift, number",
+                        day("day", "on_date"),
+                        lift("lift"),
+                        whole("number"),
+                        number("load"),
+                        text("effort").as(Effort::parse)),
+                Kept.ofLifter(
+                        "sessions",
+                        "training_session",
+                        "held_on, id",
+                        own("number", "session"),
+                        day("day", "held_on"),
+                        refers("planDay", "plan_day", "planDay"),
+                        whole("planWeek"),
+                        moment("startedAt", "started_at"),
+                        moment("finishedAt", "finished_at"),
+                        text("pain"),
+                        text("planned").as(AskedDay::parse),
+                        whole("sleep", "sleep_rating"),
+                        whole("fatigue", "fatigue_rating"),
+                        whole("stress", "stress_rating"),
+                        whole("soreness", "soreness_rating"),
+                        whole("joints", "joints_rating"),
+                        whole("effort", "effort_rating"),
+                        whole("minutes"),
+                        text("countSaid"),
+                        text("coachNote"),
+                        text("judgement").of(Exposure.Judgement.class),
+                        told("imported", "{t}.import_id is not null"),
+                        within(SETS),
+                        within(CHANGES)),
+                Kept.ofLifter(
+                        "questions",
+                        "lifter_question",
+                        "id",
+                        refers("session", "session_id", "session"),
+                        moment("at", "asked_at"),
+                        text("by", "asked_by_name"),
+                        text("kind").of(Asking.class),
+                        text("task").as(TaskKey::parse),
+                        number("otherLoad"),
+                        moment("answeredAt", "answered_at"),
+                        text("answer")),
+                Kept.ofLifter(
+                        "changes",
+                        "change_entry",
+                        "id",
+                        moment("at", "made_at"),
+                        text("by", "made_by_name"),
+                        reader("made_by"),
+                        text("kind").of(ChangeKind.class),
+                        texts("subject", "subject"),
+                        text("why"),
+                        text("before"),
+                        text("after")));
+    }
+
+    /** A measure and its figure, as they stand on a set. */
+    private static void figureOfCard(String text) {
+        SetUpMeasure.valueOf(text.substring(0, text.indexOf(' ')));
+    }
+
+    private static final Kept SETS = Kept.within(
+            "sets",
+            "logged_set",
+            "session_id",
+            "id",
+            made("token", "gen_random_uuid()"),
+            text("task").as(TaskKey::parse),
+            lift("lift"),
+            number("load"),
+            whole("reps"),
+            text("effort").as(Effort::parse),
+            moment("at", "logged_at"),
+            whole("helped"),
+            text("missedBy"),
+            whole("speed"),
+            texts("worn", "worn").of(Worn.class),
+            text("video"),
+            text("partner"),
+            text("note"),
+            number("seconds"),
+            number("distance"),
+            texts("setUp", "set_up").as(BookParts::figureOfCard),
+            text("repsSeen").as(RepsSeen::parse),
+            text("doneAs").as(SetUp::parse),
+            text("proof"),
+            text("coachRating"),
+            text("coachForm"),
+            text("coachLink"),
+            text("coachNote"),
+            text("coachRepsSeen").as(RepsSeen::parse));
+
+    private static final Kept CHANGES = Kept.within(
+            "changes",
+            "amendment",
+            "session_id",
+            "id",
+            made("token", "gen_random_uuid()"),
+            text("text").as(Amendment::parse),
+            text("reason"),
+            text("by", "made_by_name"),
+            reader("made_by"),
+            moment("at", "made_at"),
+            moment("takenBackAt", "taken_back_at"));
+
+    @Override
+    public void readBack(long clubId, long lifterId) {
+        LedgerLine.together(
+                changes.findByClubIdAndLifterIdOrderByIdDesc(clubId, lifterId, Limit.unlimited()).stream()
+                        .map(ChangeEntry::change)
+                        .toList(),
+                words);
     }
 
     @Override

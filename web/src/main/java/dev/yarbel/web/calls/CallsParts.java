@@ -1,6 +1,21 @@
 package dev.yarbel.web.calls;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.day;
+import static dev.yarbel.web.kept.Field.lift;
+import static dev.yarbel.web.kept.Field.made;
+import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.number;
+import static dev.yarbel.web.kept.Field.own;
+import static dev.yarbel.web.kept.Field.refers;
+import static dev.yarbel.web.kept.Field.text;
+import static dev.yarbel.web.kept.Field.whole;
+import static dev.yarbel.web.kept.Field.within;
+import static dev.yarbel.web.kept.Field.yes;
+
+import dev.yarbel.core.adjust.Direction;
+import dev.yarbel.core.adjust.Verdict;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,12 +24,41 @@ import org.springframework.stereotype.Component;
 class CallsParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("calls", """
-                        select jsonb_strip_nulls(jsonb_build_object('at', s.opened_at, 'lift', s.lift, 'rule', s.rule, 'proposes', s.proposes,
-                          'status', s.status, 'answeredAt', s.answered_at, 'verdict', j.verdict))
-                        from slip s left join judged_call j on j.slip_id = s.id and j.club_id = s.club_id
-                        where s.club_id = ? and s.lifter_id = any (?) order by s.opened_at, s.id"""));
+    public List<Kept> parts() {
+        return List.of(Kept.ofLifter(
+                        "calls",
+                        "slip",
+                        "opened_at, id",
+                        refers("session", "session_id", "session"),
+                        refers("contest", "contest_id", "contest"),
+                        own("number", "call"),
+                        moment("at", "opened_at"),
+                        lift("lift"),
+                        text("rule"),
+                        text("proposes"),
+                        yes("raises"),
+                        number("size"),
+                        text("status").of(Slip.Status.class),
+                        day("putOffUntil", "put_off_until"),
+                        day("contestWas", "contest_was"),
+                        moment("answeredAt", "answered_at"),
+                        made("answered_by", "case when (e.v ->> 'answeredAt') is not null then :reader end"),
+                        within(Kept.within(
+                                "judged",
+                                "judged_call",
+                                "slip_id",
+                                "slip_id",
+                                moment("at", "judged_at"),
+                                text("direction").of(Direction.class),
+                                text("verdict").of(Verdict.class),
+                                whole("sessions"),
+                                whole("rated"),
+                                whole("overTarget"),
+                                whole("underTarget"),
+                                whole("missed"),
+                                yes("hurt"),
+                                number("trend"))))
+                .keptIf("(session_id is null) <> (contest_id is null)"));
     }
 
     @Override

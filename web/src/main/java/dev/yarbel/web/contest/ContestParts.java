@@ -1,6 +1,7 @@
 package dev.yarbel.web.contest;
 
-import dev.yarbel.web.roster.LifterParts;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,9 +10,9 @@ import org.springframework.stereotype.Component;
 class ContestParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("contests", """
-                        select jsonb_strip_nulls(jsonb_build_object('day', c.held_on, 'until', c.held_until, 'name', c.name, 'place', c.place,
+    public List<Kept> parts() {
+        return List.of(Kept.told("contests", """
+                        select e.lifter_id, jsonb_strip_nulls(jsonb_build_object('day', c.held_on, 'until', c.held_until, 'name', c.name, 'place', c.place,
                           'rules', c.rules, 'cancelled', c.cancelled, 'bodyMass', trim_scale(e.body_mass), 'classLimit', trim_scale(e.class_limit),
                           'lot', e.lot, 'flight', e.flight, 'priority', e.priority, 'struckAt', coalesce(e.removed_at, c.removed_at),
                           'attempts', (select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('lift', a.lift, 'number', a.number,
@@ -22,7 +23,7 @@ class ContestParts implements LifterParts {
                             from contest_result r join contest_event v on v.id = r.event_id and v.club_id = r.club_id
                             where r.entry_id = e.id and r.club_id = e.club_id)))
                         from contest_entry e join contest c on c.id = e.contest_id and c.club_id = e.club_id
-                        where e.club_id = ? and e.lifter_id = any (?) order by c.held_on, e.id"""));
+                        where e.club_id = ? and e.lifter_id = any (?) order by e.lifter_id, c.held_on, e.id"""));
     }
 
     /** Who lifted where, and what came of it, is the contest's: places of others hang on it. */

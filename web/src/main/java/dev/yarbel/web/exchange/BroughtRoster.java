@@ -9,6 +9,7 @@ import dev.yarbel.web.page.Reading;
 import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.ComingLifters;
+import dev.yarbel.web.roster.EveryLifter;
 import dev.yarbel.web.roster.GymChooser;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -46,13 +47,16 @@ class BroughtRoster {
             Field.UNIT, "unit");
 
     private final ComingLifters lifters;
+    private final EveryLifter every;
     private final GymChooser gyms;
     private final Words words;
     private final Batches batches;
     private final Clock clock;
 
-    BroughtRoster(ComingLifters lifters, GymChooser gyms, Words words, Batches batches, Clock clock) {
+    BroughtRoster(
+            ComingLifters lifters, EveryLifter every, GymChooser gyms, Words words, Batches batches, Clock clock) {
         this.lifters = lifters;
+        this.every = every;
         this.gyms = gyms;
         this.words = words;
         this.batches = batches;
@@ -131,8 +135,9 @@ class BroughtRoster {
         if (read.lines().size() > MOST) {
             throw new UnreadableException("exchange.roster.error.long", MOST).in("text");
         }
-        Set<String> known =
-                lifters.names(coach.clubId()).stream().map(Plain::of).collect(Collectors.toSet());
+        Set<String> known = every.of(coach.clubId()).stream()
+                .map(one -> Plain.of(one.name()))
+                .collect(Collectors.toSet());
         Map<String, Long> places = gyms.gyms(coach.clubId()).stream()
                 .collect(Collectors.toMap(gym -> Plain.of(gym.name()), GymChooser.Choice::id, (one, other) -> one));
         Set<String> seen = new HashSet<>();

@@ -104,7 +104,7 @@ class ExchangeController {
     }
 
     /** What the file is called, without where it lay. */
-    private static String name(MultipartFile file) {
+    static String name(MultipartFile file) {
         String name = String.valueOf(file.getOriginalFilename());
         String own = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1);
         String visible = own.replaceAll("[\\p{Cntrl}<>\"]", "").strip();

@@ -1,6 +1,7 @@
 package dev.yarbel.web.exchange;
 
-import dev.yarbel.web.roster.LifterParts;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,7 +10,7 @@ import org.springframework.stereotype.Component;
 class ExchangeParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
+    public List<Kept> parts() {
         return List.of();
     }
 

@@ -1,19 +1,16 @@
 package dev.yarbel.web.exchange;
 
 import dev.yarbel.web.account.Accounts;
-import dev.yarbel.web.page.ManyRows;
+import dev.yarbel.web.kept.AllKept;
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.KeptRows;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.TableFile;
 import dev.yarbel.web.roster.LifterCard;
-import dev.yarbel.web.roster.LifterParts;
-import dev.yarbel.web.roster.LifterParts.Part;
 import dev.yarbel.web.roster.TableOut;
 import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
-import java.io.UncheckedIOException;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
@@ -31,15 +28,15 @@ class LifterFile {
 
     private static final int VERSION = 1;
 
-    private final List<Part> parts;
+    private final AllKept kept;
     private final Tables tables;
-    private final ManyRows rows;
+    private final KeptRows rows;
     private final Accounts accounts;
     private final JsonMapper json;
     private final Clock clock;
 
-    LifterFile(List<LifterParts> rooms, Tables tables, ManyRows rows, Accounts accounts, JsonMapper json, Clock clock) {
-        this.parts = rooms.stream().flatMap(room -> room.parts().stream()).toList();
+    LifterFile(AllKept kept, Tables tables, KeptRows rows, Accounts accounts, JsonMapper json, Clock clock) {
+        this.kept = kept;
         this.tables = tables;
         this.rows = rows;
         this.accounts = accounts;
@@ -48,35 +45,31 @@ class LifterFile {
     }
 
     void json(LifterCard lifter, OutputStream out) throws IOException {
-        Writer text = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-        text.write("{\"format\": \"yarbel-lifter\", \"version\": " + VERSION + ", \"madeAt\": \"" + clock.instant()
-                + "\"");
-        String signsIn = accounts.ofLifter(lifter.clubId(), lifter.id())
-                .map(Accounts.Colleague::username)
-                .map(json::writeValueAsString)
-                .orElse("null");
-        text.write(",\n\"signsInAs\": " + signsIn);
-        for (Part part : parts) {
-            text.write(",\n\"" + part.name() + "\": [");
-            String[] between = {"\n"};
-            rows.each(part.sql(), lifter.clubId(), List.of(lifter.id()), row -> {
-                try {
-                    text.write(between[0] + row.getString(1));
-                } catch (IOException gone) {
-                    throw new UncheckedIOException(gone);
-                }
-                between[0] = ",\n";
-            });
-            text.write("]");
+        try (JsonLists file = new JsonLists(out)) {
+            file.say("format", "\"yarbel-lifter\"");
+            file.say("version", String.valueOf(VERSION));
+            file.say("madeAt", "\"" + clock.instant() + "\"");
+            file.say(
+                    "signsInAs",
+                    accounts.ofLifter(lifter.clubId(), lifter.id())
+                            .map(Accounts.Colleague::username)
+                            .map(json::writeValueAsString)
+                            .orElse("null"));
+            // what the lifter's club calls lifts of its own
+            kept.lifts().forEach(part -> file.list(part.name(), to -> rows.ofClub(part, lifter.clubId(), to)));
+            List<Kept> parts = kept.ofLifters();
+            rows.ofLifters(
+                    parts,
+                    lifter.clubId(),
+                    List.of(lifter.id()),
+                    one -> parts.forEach(part -> file.list(part.name(), to -> one.each(part, to))));
         }
-        text.write("}\n");
-        text.flush();
     }
 
     /** The JSON with its schema, and every table that the person sees. */
     void zip(Person person, LifterCard lifter, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
-        OutputStream entry = new Kept(zip);
+        OutputStream entry = new Entry(zip);
         zip.putNextEntry(new ZipEntry("lifter.json"));
         json(lifter, entry);
         zip.putNextEntry(new ZipEntry(SCHEMA));
@@ -89,9 +82,9 @@ class LifterFile {
     }
 
     /** An entry of an archive, which may be closed and leaves the archive open. */
-    private static final class Kept extends FilterOutputStream {
+    private static final class Entry extends FilterOutputStream {
 
-        private Kept(OutputStream zip) {
+        private Entry(OutputStream zip) {
             super(zip);
         }
 

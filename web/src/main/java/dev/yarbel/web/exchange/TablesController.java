@@ -31,13 +31,15 @@ class TablesController {
 
     private final Tables tables;
     private final LifterFile file;
+    private final ClubFile club;
     private final Roster roster;
     private final Words words;
     private final Clock clock;
 
-    TablesController(Tables tables, LifterFile file, Roster roster, Words words, Clock clock) {
+    TablesController(Tables tables, LifterFile file, ClubFile club, Roster roster, Words words, Clock clock) {
         this.tables = tables;
         this.file = file;
+        this.club = club;
         this.roster = roster;
         this.words = words;
         this.clock = clock;
@@ -106,6 +108,32 @@ class TablesController {
         LifterCard card = lifter(person, lifter);
         begin(response, "application/json", name(person, words.say("exchange.table.all"), List.of(card)) + ".json");
         file.json(card, response.getOutputStream());
+    }
+
+    /** All that is kept of the club: its head coach's to give away. */
+    @GetMapping("/exchange/club.zip")
+    void wholeClub(@AuthenticationPrincipal Person person, HttpServletResponse response) throws IOException {
+        begin(
+                response,
+                "application/zip",
+                name(headCoach(person), words.say("exchange.table.all"), List.of()) + ".zip");
+        club.zip(person.clubId(), response.getOutputStream());
+    }
+
+    @GetMapping("/exchange/club.json")
+    void clubJson(@AuthenticationPrincipal Person person, HttpServletResponse response) throws IOException {
+        begin(
+                response,
+                "application/json",
+                name(headCoach(person), words.say("exchange.table.all"), List.of()) + ".json");
+        club.json(person.clubId(), response.getOutputStream());
+    }
+
+    private static Person headCoach(Person person) {
+        if (!person.isHeadCoach()) {
+            throw new NotFoundException();
+        }
+        return person;
     }
 
     private LifterCard lifter(Person person, Long named) {

@@ -1,6 +1,13 @@
 package dev.yarbel.web.floor;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.made;
+import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.reader;
+import static dev.yarbel.web.kept.Field.text;
+import static dev.yarbel.web.kept.Field.yes;
+
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,10 +16,17 @@ import org.springframework.stereotype.Component;
 class FloorParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("words", """
-                        select jsonb_build_object('at', said_at, 'by', person_name, 'words', words)
-                        from floor_word where club_id = ? and lifter_id = any (?) order by id"""));
+    public List<Kept> parts() {
+        return List.of(Kept.ofLifter(
+                "words",
+                "floor_word",
+                "id",
+                moment("at", "said_at"),
+                text("by", "person_name"),
+                yes("byCoach"),
+                text("words"),
+                reader("account_id"),
+                made("token", "gen_random_uuid()")));
     }
 
     @Override

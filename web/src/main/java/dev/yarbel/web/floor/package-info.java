@@ -1,4 +1,4 @@
 /** The session as it is lifted: now, next, then. */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"page", "rest", "account", "roster", "kit", "book", "block"})
+        allowedDependencies = {"page", "kept", "rest", "account", "roster", "kit", "book", "block"})
 package dev.yarbel.web.floor;

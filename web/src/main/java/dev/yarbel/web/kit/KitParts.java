@@ -1,6 +1,12 @@
 package dev.yarbel.web.kit;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.day;
+import static dev.yarbel.web.kept.Field.made;
+import static dev.yarbel.web.kept.Field.named;
+import static dev.yarbel.web.kept.Field.told;
+
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,16 +15,40 @@ import org.springframework.stereotype.Component;
 class KitParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("gyms", """
-                        select jsonb_strip_nulls(jsonb_build_object('name', g.name, 'unit', g.unit, 'bar', b.fields ->> 'name'))
-                        from lifter_gym l join gym g on g.id = l.gym_id and g.club_id = l.club_id
-                        left join piece b on b.id = l.bar_id and b.club_id = l.club_id
-                        where l.club_id = ? and l.lifter_id = any (?) order by l.position, l.id"""), new Part("gymDays", """
-                        select jsonb_build_object('day', d.on_date, 'gym', g.name)
-                        from gym_day d join gym g on g.id = d.gym_id and g.club_id = d.club_id
-                        where d.club_id = ? and d.lifter_id = any (?) order by d.on_date, d.id"""));
+    public List<Kept> parts() {
+        return List.of(
+                Kept.ofLifter(
+                                "gyms",
+                                "lifter_gym",
+                                "position, id",
+                                named("name", "gym_id", NAME, GYM),
+                                told(
+                                        "unit",
+                                        "(select g.unit from gym g where g.id = {t}.gym_id and g.club_id = {t}.club_id)"),
+                                named("bar", "bar_id", BAR_NAME, BAR),
+                                made("position", "e.ord - 1"))
+                        .keptIf("gym_id is not null"),
+                Kept.ofLifter(
+                                "gymDays",
+                                "gym_day",
+                                "on_date, id",
+                                day("day", "on_date"),
+                                named("gym", "gym_id", NAME, GYM))
+                        .keptIf("gym_id is not null"));
     }
+
+    private static final String NAME = "(select g.name from gym g where g.id = {t}.gym_id and g.club_id = {t}.club_id)";
+
+    private static final String GYM =
+            "(select min(g.id) from gym g where g.club_id = :club and g.removed_at is null and lower(g.name) = lower({v}))";
+
+    private static final String BAR_NAME =
+            "(select b.fields ->> 'NAME' from piece b where b.id = {t}.bar_id and b.club_id = {t}.club_id)";
+
+    private static final String BAR = """
+            (select min(b.id) from piece b join gym g on g.id = b.gym_id and g.club_id = b.club_id
+            where b.club_id = :club and b.shelf = 'BARS' and b.removed_at is null and g.removed_at is null
+              and lower(g.name) = lower(e.v ->> 'name') and b.fields ->> 'NAME' = {v})""";
 
     @Override
     public List<String> erase() {

@@ -1,6 +1,10 @@
 package dev.yarbel.web.plan;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.lift;
+import static dev.yarbel.web.kept.Field.whole;
+
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,10 +13,14 @@ import org.springframework.stereotype.Component;
 class PlanParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("recovery", """
-                        select jsonb_strip_nulls(jsonb_build_object('lift', lift, 'thenLift', then_lift, 'hours', figure))
-                        from recovery_figure where club_id = ? and lifter_id = any (?) order by id"""));
+    public List<Kept> parts() {
+        return List.of(Kept.ofLifter(
+                "recovery",
+                "recovery_figure",
+                "id",
+                lift("lift"),
+                lift("thenLift", "then_lift"),
+                whole("hours", "figure")));
     }
 
     @Override

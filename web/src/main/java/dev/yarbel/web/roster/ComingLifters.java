@@ -50,12 +50,6 @@ public class ComingLifters {
         }
     }
 
-    /** What those of a club are called, whoever coaches them, those archived among them. */
-    @Transactional(readOnly = true)
-    public List<String> names(long clubId) {
-        return lifters.names(clubId);
-    }
-
     /** What of somebody cannot be kept as it is, by the codes of the fields, and why; nothing is kept. */
     public Map<String, UnreadableException> troubles(Person coach, Coming coming) {
         Lifter scratch = new Lifter(NewLifter.of(coach.clubId(), coming.name(), coach.accountId(), coming.unit()));

@@ -1,6 +1,7 @@
 package dev.yarbel.web.roster;
 
 import dev.yarbel.web.account.Accounts;
+import dev.yarbel.web.kept.LifterParts;
 import dev.yarbel.web.page.ChangeKind;
 import dev.yarbel.web.page.ChangeLog;
 import dev.yarbel.web.page.Person;

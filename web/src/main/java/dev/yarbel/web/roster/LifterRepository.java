@@ -27,8 +27,9 @@ interface LifterRepository extends Repository<Lifter, Long> {
     List<Lifter> search(
             long clubId, Long coachId, boolean archived, String like, String afterName, long afterId, Limit limit);
 
-    @Query("select l.name from Lifter l where l.clubId = :clubId")
-    List<String> names(long clubId);
+    @Query(
+            "select new dev.yarbel.web.roster.EveryLifter$Named(l.id, l.name) from Lifter l where l.clubId = :clubId order by l.id")
+    List<EveryLifter.Named> named(long clubId);
 
     Optional<Lifter> findByClubIdAndId(long clubId, long id);
 

@@ -1,6 +1,12 @@
 package dev.yarbel.web.weekly;
 
-import dev.yarbel.web.roster.LifterParts;
+import static dev.yarbel.web.kept.Field.day;
+import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.text;
+import static dev.yarbel.web.kept.Field.whole;
+
+import dev.yarbel.web.kept.Kept;
+import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -9,10 +15,16 @@ import org.springframework.stereotype.Component;
 class WeeklyParts implements LifterParts {
 
     @Override
-    public List<Part> parts() {
-        return List.of(new Part("weeks", """
-                        select jsonb_build_object('monday', monday, 'words', words, 'by', kept_by_name, 'at', kept_at, 'edition', edition)
-                        from kept_week where club_id = ? and lifter_id = any (?) order by monday, edition, id"""));
+    public List<Kept> parts() {
+        return List.of(Kept.ofLifter(
+                "weeks",
+                "kept_week",
+                "monday, edition, id",
+                day("monday", "monday"),
+                text("words"),
+                text("by", "kept_by_name"),
+                moment("at", "kept_at"),
+                whole("edition")));
     }
 
     @Override
