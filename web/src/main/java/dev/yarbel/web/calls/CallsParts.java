@@ -1,7 +1,6 @@
 package dev.yarbel.web.calls;
 
 import static dev.yarbel.web.kept.Field.day;
-import static dev.yarbel.web.kept.Field.lift;
 import static dev.yarbel.web.kept.Field.made;
 import static dev.yarbel.web.kept.Field.moment;
 import static dev.yarbel.web.kept.Field.number;
@@ -14,6 +13,7 @@ import static dev.yarbel.web.kept.Field.yes;
 
 import dev.yarbel.core.adjust.Direction;
 import dev.yarbel.core.adjust.Verdict;
+import dev.yarbel.core.lift.Lift;
 import dev.yarbel.web.kept.Kept;
 import dev.yarbel.web.kept.LifterParts;
 import java.util.List;
@@ -33,7 +33,8 @@ class CallsParts implements LifterParts {
                         refers("contest", "contest_id", "contest"),
                         own("number", "call"),
                         moment("at", "opened_at"),
-                        lift("lift"),
+                        // some calls are about the whole of somebody's training
+                        text("lift").as(Lift::new),
                         text("rule"),
                         text("proposes"),
                         yes("raises"),

@@ -65,7 +65,7 @@ class FileSchema {
         return messages.stream()
                 .filter(message -> !otherwise || !isUnlooked(message))
                 .limit(MOST_TROUBLES)
-                .map(message -> new Trouble(place(message), message.getError()))
+                .map(message -> new Trouble(place(message), Trouble.Kind.SCHEMA, message.getError()))
                 .toList();
     }
 

@@ -13,6 +13,9 @@ import dev.yarbel.web.page.UnreadableException;
 import dev.yarbel.web.roster.EveryLifter;
 import dev.yarbel.web.roster.GymChooser;
 import java.io.InputStream;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.Iterator;
@@ -102,7 +105,7 @@ class WholeFiles {
     record Look(
             boolean club,
             String name,
-            String madeAt,
+            Optional<Instant> madeAt,
             List<Someone> lifters,
             Map<String, Taking.Count> things,
             Map<String, Integer> without,
@@ -138,10 +141,10 @@ class WholeFiles {
         List<Trouble> troubles = new ArrayList<>();
         Set<String> spoken = new HashSet<>();
         ObjectNode rest = reading.read(file, one -> {
-            String place = "lifters[" + lifters.size() + "].";
+            String place = "lifters[" + lifters.size() + "]";
             List<Trouble> own = new ArrayList<>(schema.ofLifterOfClub(one, language));
             own.addAll(own.isEmpty() ? Taking.troubles(ofLifters, one) : List.of());
-            own.forEach(trouble -> troubles.add(new Trouble(place + trouble.place(), trouble.text())));
+            own.forEach(trouble -> troubles.add(trouble.within(place)));
             spoken.addAll(Taking.lifts(ofLifters, one));
             lifters.add(someone(one, names));
         });
@@ -163,12 +166,21 @@ class WholeFiles {
         Look look = new Look(
                 club,
                 rest.path("name").asString(""),
-                rest.path("madeAt").asString(""),
+                madeAt(rest),
                 List.copyOf(lifters),
                 things,
                 club || !troubles.isEmpty() ? Map.of() : without(coach, rest),
                 troubles.stream().limit(MOST_TROUBLES).toList());
         return new Read(rest, look);
+    }
+
+    private static Optional<Instant> madeAt(ObjectNode rest) {
+        try {
+            return Optional.of(
+                    OffsetDateTime.parse(rest.path("madeAt").asString("")).toInstant());
+        } catch (DateTimeParseException unsaid) {
+            return Optional.empty();
+        }
     }
 
     private Taking taking(Person coach, Numbers numbers) {
@@ -209,7 +221,7 @@ class WholeFiles {
         rest.path("lifts").forEach(own -> known.add(own.path("lift").asString("")));
         return spoken.stream()
                 .filter(lift -> !known.contains(lift))
-                .map(lift -> new Trouble(LIFTER, lift))
+                .map(lift -> new Trouble("", Trouble.Kind.LIFT, lift))
                 .toList();
     }
 

@@ -92,7 +92,7 @@ public final class Taking {
                     Iterable<JsonNode> texts = value.isArray() ? value : List.of(value);
                     for (JsonNode text : texts) {
                         if (!text.isMissingNode() && !reads(check, text.asString())) {
-                            troubles.add(new Trouble(at + "." + field.name(), text.asString()));
+                            troubles.add(new Trouble(at + "." + field.name(), Trouble.Kind.TEXT, text.asString()));
                         }
                     }
                 });
@@ -101,7 +101,7 @@ public final class Taking {
                         && number.isNumber()
                         && numbered.containsKey(field.refers())
                         && !numbered.get(field.refers()).contains(number.asLong())) {
-                    troubles.add(new Trouble(at + "." + field.name(), number.asString()));
+                    troubles.add(new Trouble(at + "." + field.name(), Trouble.Kind.NUMBER, number.asString()));
                 }
                 field.within()
                         .filter(Kept::isReadBack)
