@@ -6,6 +6,7 @@ import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,23 +18,19 @@ import java.util.regex.Pattern;
 
 /**
  * A block as coaches write it into a spreadsheet: an exercise a row, weeks across, what is to be done in the cells; days one under the other, named in
- * a column of their own or in a row that holds nothing else. What a cell asks for is not read here: it is a dose, and has its own language.
+ * a column of their own or in a row that holds nothing else, each with a head of its own or all under one. What a cell asks for is not read here: it is a dose, and has its own language.
  */
 public final class PlanTable {
 
     private static final int HEAD_WITHIN = 15;
-    private static final int MOST_WEEKS = 52;
     private static final int MOST_DAYS = 14;
     private static final int MOST_SLOTS = 26;
 
-    private static final Pattern WEEK = Pattern.compile(
-            "(?:(?:week|wk|w|woche|wo|kw|microcycle|mikrozyklus)\\s*)?(\\d{1,2})(?:\\s*(?:week|wk|woche))?");
+    /** What stands between the parts of a dose. */
+    private static final String THEN = " then ";
+
     private static final Pattern LETTER = Pattern.compile("([A-Za-z])\\s*([1-9])?[.):]?");
     private static final Pattern OFF = Pattern.compile("|[-–—./]|x|off|rest|pause|frei|n/?a", Pattern.CASE_INSENSITIVE);
-    /** Heads of a column of letters. (Common practice, no source.) */
-    private static final Set<String> LETTERS =
-            Set.of("slot", "letter", "order", "no", "nr", "code", "buchstabe", "reihenfolge", "platz");
-
     private static final Map<String, DayOfWeek> WEEKDAYS = weekdays();
 
     private static Map<String, DayOfWeek> weekdays() {
@@ -107,65 +104,63 @@ public final class PlanTable {
     }
 
     private final LiftIndex lifts;
-    private final Map<Integer, Integer> weeks = new TreeMap<>();
     private final List<Day> days = new ArrayList<>();
     private final List<Integer> homeless = new ArrayList<>();
-    private final List<String> unread = new ArrayList<>();
-    private int lift = -1;
-    private int day = -1;
-    private int letter = -1;
+    private final Set<String> unread = new LinkedHashSet<>();
+    private final int weeks;
+    private PlanHead head;
+    private Optional<DayOfWeek> dated = Optional.empty();
     private String dayName = "";
     private List<Row> rows = new ArrayList<>();
 
-    private PlanTable(LiftIndex lifts) {
+    private PlanTable(LiftIndex lifts, int weeks) {
         this.lifts = lifts;
+        this.weeks = weeks;
     }
 
-    /** Reads a table; empty where no row of its first is a head with an exercise and weeks. */
+    /** Reads a table; empty where no row of its first is a head with an exercise and weeks. A later head begins another part of it. */
     public static Optional<Read> read(List<List<String>> table, LiftIndex lifts) {
-        for (int head = 0; head < Math.min(table.size(), HEAD_WITHIN); head++) {
-            PlanTable plan = new PlanTable(lifts);
-            if (plan.heads(table.get(head))) {
-                // what stood above the head may name its first day
-                plan.dayName = head > 0 ? alone(table.get(head - 1)).orElse("") : "";
-                for (int at = head + 1; at < table.size(); at++) {
-                    plan.row(at + 1, table.get(at));
-                }
-                plan.endDay();
-                return plan.days.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(
-                                new Read(Collections.max(plan.weeks.values()), plan.days, plan.homeless, plan.unread));
+        Map<Integer, PlanHead> heads = heads(table);
+        if (heads.isEmpty()) {
+            return Optional.empty();
+        }
+        PlanTable plan = new PlanTable(
+                lifts,
+                heads.values().stream().mapToInt(PlanHead::mostWeeks).max().orElseThrow());
+        int first = heads.keySet().iterator().next();
+        // what stood above the head may name its first day
+        plan.dayName = first > 0 ? alone(table.get(first - 1)).orElse("") : "";
+        for (int at = first; at < table.size(); at++) {
+            PlanHead begins = heads.get(at);
+            if (begins != null) {
+                plan.begin(begins);
+                at = begins.last();
+            } else {
+                plan.row(at + 1, table.get(at));
             }
         }
-        return Optional.empty();
+        plan.endDay();
+        return plan.days.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Read(plan.weeks, plan.days, plan.homeless, List.copyOf(plan.unread)));
     }
 
-    private boolean heads(List<String> heads) {
-        for (int at = 0; at < heads.size(); at++) {
-            String head = heads.get(at).strip();
-            String plain = Plain.of(head);
-            Matcher week = WEEK.matcher(plain);
-            Optional<Holds> known = Holds.under(head);
-            if (lift < 0 && known.filter(Holds.LIFT::equals).isPresent()) {
-                lift = at;
-            } else if (day < 0
-                    && known.filter(one -> one == Holds.DAY || one == Holds.WEEKDAY)
-                            .isPresent()) {
-                day = at;
-            } else if (letter < 0 && (head.equals("#") || LETTERS.contains(plain))) {
-                letter = at;
-            } else if (week.matches() && isWeek(Integer.parseInt(week.group(1)))) {
-                weeks.put(at, Integer.parseInt(week.group(1)));
-            } else if (!head.isEmpty()) {
-                unread.add(head);
-            }
+    /** The heads of a table by their first rows; none where there is none within its first rows. */
+    private static Map<Integer, PlanHead> heads(List<List<String>> table) {
+        Map<Integer, PlanHead> heads = new TreeMap<>();
+        for (int at = 0; at < (heads.isEmpty() ? Math.min(table.size(), HEAD_WITHIN) : table.size()); at++) {
+            PlanHead.endingAt(table, at).ifPresent(head -> heads.put(head.first(), head));
         }
-        return lift >= 0 && !weeks.isEmpty();
+        return heads;
     }
 
-    private boolean isWeek(int number) {
-        return number >= 1 && number <= MOST_WEEKS && !weeks.containsValue(number);
+    private void begin(PlanHead begins) {
+        if (head != null) {
+            endDay();
+        }
+        head = begins;
+        dated = begins.weekday();
+        unread.addAll(begins.unread());
     }
 
     private static String cell(List<String> row, int at) {
@@ -180,10 +175,10 @@ public final class PlanTable {
     }
 
     private void row(int line, List<String> row) {
-        String name = cell(row, lift);
-        String called = cell(row, day);
+        String name = cell(row, head.lift());
+        String called = cell(row, head.day());
         Optional<String> alone = alone(row);
-        boolean asks = weeks.keySet().stream()
+        boolean asks = head.weeks().keySet().stream()
                 .anyMatch(at -> !OFF.matcher(cell(row, at)).matches());
         if (alone.isPresent()
                 && !asks
@@ -202,20 +197,48 @@ public final class PlanTable {
             homeless.add(line);
             return;
         }
-        List<Cell> doses = new ArrayList<>(Collections.nCopies(Collections.max(weeks.values()), new Cell(lift, "")));
-        weeks.forEach((at, week) -> {
+        List<Cell> doses = new ArrayList<>(Collections.nCopies(weeks, new Cell(head.lift(), "")));
+        head.weeks().forEach((at, week) -> {
             String text = cell(row, at);
             doses.set(week - 1, new Cell(at, OFF.matcher(text).matches() ? "" : text));
         });
+        Optional<String> letter = letter(cell(row, head.letter()));
+        if (goesOn(letter, name, doses)) {
+            return;
+        }
         Optional<LiftIndex.Match> match = find(name);
         rows.add(new Row(
                 line,
-                lift,
-                letter(cell(row, letter)),
+                head.lift(),
+                letter,
                 name,
                 match.filter(LiftIndex.Match::sure).map(LiftIndex.Match::lift),
                 match.filter(found -> !found.sure()).map(LiftIndex.Match::lift),
                 doses));
+    }
+
+    /** A row under the letter and the exercise of the one before goes on with it: a top set, and beneath it what follows. */
+    private boolean goesOn(Optional<String> letter, String name, List<Cell> doses) {
+        if (letter.isEmpty() || rows.isEmpty()) {
+            return false;
+        }
+        Row before = rows.get(rows.size() - 1);
+        if (!before.letter().equals(letter) || !before.name().equals(name)) {
+            return false;
+        }
+        List<Cell> both = new ArrayList<>();
+        for (int week = 0; week < weeks; week++) {
+            Cell one = before.doses().get(week);
+            Cell other = doses.get(week);
+            both.add(
+                    one.text().isEmpty()
+                            ? other
+                            : other.text().isEmpty() ? one : new Cell(one.column(), one.text() + THEN + other.text()));
+        }
+        rows.set(
+                rows.size() - 1,
+                new Row(before.line(), before.column(), letter, name, before.lift(), before.perhaps(), both));
+        return true;
     }
 
     private Optional<LiftIndex.Match> find(String name) {
@@ -237,7 +260,9 @@ public final class PlanTable {
 
     private void endDay() {
         if (!rows.isEmpty()) {
-            days.add(new Day(dayName, weekday(dayName), rows));
+            days.add(new Day(dayName, weekday(dayName).or(() -> dated), rows));
+            // dates over a head are of the first day under it
+            dated = Optional.empty();
         }
         rows = new ArrayList<>();
     }

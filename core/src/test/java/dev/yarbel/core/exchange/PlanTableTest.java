@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -153,5 +154,58 @@ class PlanTableTest {
     @Test
     void aHeadWithNothingBelowItIsNone() {
         assertThat(PlanTable.read(table("Exercise|Week 1"), LIFTS)).isEmpty();
+    }
+
+    /** Weeks over what is written of each, and dates between: the day of the week is theirs. */
+    @Test
+    void weeksStandInARowAboveTheHead() {
+        PlanTable.Read read = read(
+                "Squat day|||||||",
+                "Somebody, Spring||Week 1|||Week 2||",
+                "||2026-06-02|||2026-06-09||",
+                "Slot|Lift|Dose|Share, kg|Load, kg|Dose|Share, kg|Load, kg",
+                "A|Squat|1 @8||180|1 @8.5||185",
+                "A|Squat|4x5 -10%|162|162.5|||",
+                "B|Front squat|3x8 @7||100|3x8 @8||105",
+                "Press day|||||||",
+                "Somebody, Spring||Week 1|||Week 2||",
+                "||2026-06-05|||2026-06-12||",
+                "Slot|Lift|Dose|Share, kg|Load, kg|Dose|Share, kg|Load, kg",
+                "A|Bench||||5x5 75%|75|75");
+
+        assertThat(read.weeks()).isEqualTo(2);
+        assertThat(read.unread()).isEmpty();
+        assertThat(read.days()).extracting(PlanTable.Day::name).containsExactly("Squat day", "Press day");
+        assertThat(read.days())
+                .extracting(PlanTable.Day::weekday)
+                .containsExactly(Optional.of(DayOfWeek.TUESDAY), Optional.of(DayOfWeek.FRIDAY));
+        assertThat(read.days().get(0).rows()).hasSize(2);
+        assertThat(doses(read.days().get(0).rows().get(0))).containsExactly("1 @8 then 4x5 -10%", "1 @8.5");
+        assertThat(doses(read.days().get(1).rows().get(0))).containsExactly("", "5x5 75%");
+    }
+
+    /** Where nothing of a week is called a dose, its first column is it; a figure above a head is no week. */
+    @Test
+    void theFirstOfAWeekIsItsDose() {
+        PlanTable.Read read = read("||Week 1||Week 2|", "Nr|Exercise|Do|Felt|Do|Felt", "1|Squat|5x5 75%|8|5x3 80%|");
+        assertThat(doses(read.days().get(0).rows().get(0))).containsExactly("5x5 75%", "5x3 80%");
+        assertThat(PlanTable.read(table("||1||2|", "Nr|Exercise|Do|Felt|Do|Felt", "1|Squat|5x5|8|5x3|"), LIFTS))
+                .isEmpty();
+    }
+
+    /** Dates over a head with several days under it are those of the first alone. */
+    @Test
+    void datesAreOfTheFirstDayUnderThem() {
+        PlanTable.Read read = read(
+                "||Week 1",
+                "||2026-06-02",
+                "Slot|Lift|Dose",
+                "Heavy||",
+                "A|Squat|5x5 75%",
+                "Light||",
+                "A|Bench|3x8 @7");
+        assertThat(read.days())
+                .extracting(PlanTable.Day::weekday)
+                .containsExactly(Optional.of(DayOfWeek.TUESDAY), Optional.empty());
     }
 }

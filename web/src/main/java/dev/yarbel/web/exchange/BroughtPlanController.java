@@ -95,7 +95,7 @@ class BroughtPlanController {
     }
 
     private String text(Person coach, PlanForm form, Sent<PlanForm> sent) {
-        return PastedTable.text(form.file(), sent.text("text"), sheet -> brought.isBlock(coach, sheet));
+        return PastedTable.textOfAll(form.file(), sent.text("text"), sheet -> brought.isBlock(coach, sheet));
     }
 
     private ModelAndView looked(Person coach, PlanForm form, String text, Sent<PlanForm> sent) {

@@ -1,5 +1,6 @@
 package dev.yarbel.web.plan;
 
+import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.lift.Lift;
 import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
@@ -12,6 +13,8 @@ import dev.yarbel.web.book.LiftRecord;
 import dev.yarbel.web.page.Words;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -119,7 +122,7 @@ class PlanWorkbook {
             text(heads, 0, words.say("exchange.out.slot"), head);
             text(heads, 1, words.say("exchange.out.lift"), head);
             sheet.setColumnWidth(1, LIFT_WIDTH);
-            Map<String, Row> rows = new LinkedHashMap<>();
+            Map<String, Row> rows = lines(sheet, day);
             for (int week = 0; week < plan.block().weeks(); week++) {
                 int at = BEFORE_WEEKS + week * OF_A_WEEK;
                 text(weeks, at, words.say("plan.week", week + 1), head);
@@ -129,24 +132,46 @@ class PlanWorkbook {
                 text(heads, at + 1, words.say("plan.file.share") + ", " + unit.symbol(), head);
                 text(heads, at + 2, words.say("exchange.out.load") + ", " + unit.symbol(), head);
                 sheet.setColumnWidth(at, DOSE_WIDTH);
-                week(sheet, rows, day, week, at);
+                week(rows, day, week, at);
             }
             sheet.createFreezePane(BEFORE_WEEKS, 3);
         }
 
-        private void week(Sheet sheet, Map<String, Row> rows, int day, int week, int at) {
-            Map<String, Integer> parts = new LinkedHashMap<>();
+        /** A row for each part of a slot, in the order of the slots, whichever week it is first asked for in. */
+        private Map<String, Row> lines(Sheet sheet, int day) {
+            List<String> slots = plan.block().days().get(day).slots().stream()
+                    .map(Slot::letter)
+                    .toList();
+            Map<String, PrescribedSets> lines = new LinkedHashMap<>();
+            for (int week = 0; week < plan.block().weeks(); week++) {
+                Map<String, Integer> parts = new HashMap<>();
+                plan.projection().prescriptions(day, week).forEach(sets -> lines.putIfAbsent(key(sets, parts), sets));
+            }
+            Map<String, Row> rows = new HashMap<>();
+            lines.entrySet().stream()
+                    .sorted(Comparator.comparingInt(
+                            line -> slots.indexOf(line.getValue().letter())))
+                    .forEach(line -> {
+                        Row made = sheet.createRow(sheet.getLastRowNum() + 1);
+                        text(made, 0, line.getValue().letter(), null);
+                        text(made, 1, words.lift(line.getValue().lift()), null);
+                        rows.put(line.getKey(), made);
+                    });
+            return rows;
+        }
+
+        /** The place of a part among those of its slot in a week. */
+        private static String key(PrescribedSets sets, Map<String, Integer> parts) {
+            return sets.letter() + " " + parts.merge(sets.letter(), 1, Integer::sum) + " " + sets.lift();
+        }
+
+        private void week(Map<String, Row> rows, int day, int week, int at) {
+            Map<String, Integer> parts = new HashMap<>();
             List<PrescribedSets> asked = plan.projection().prescriptions(day, week);
             for (SessionPlan.SlotPlan slot :
                     SessionPlan.of(plan.resolver(), asked, List.of()).slots()) {
                 PrescribedSets sets = slot.prescription();
-                int part = parts.merge(sets.letter(), 1, Integer::sum);
-                Row row = rows.computeIfAbsent(sets.letter() + " " + part + " " + sets.lift(), key -> {
-                    Row made = sheet.createRow(sheet.getLastRowNum() + 1);
-                    text(made, 0, sets.letter(), null);
-                    text(made, 1, words.lift(sets.lift()), null);
-                    return made;
-                });
+                Row row = rows.get(key(sets, parts));
                 text(row, at, sets.part().shorthand(), null);
                 share(sets).ifPresent(formula -> row.createCell(at + 1).setCellFormula(formula));
                 slot.planned().load().ifPresent(load -> row.createCell(at + 2).setCellValue(figure(load)));

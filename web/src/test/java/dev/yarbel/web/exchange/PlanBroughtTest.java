@@ -2,9 +2,12 @@ package dev.yarbel.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 
 import dev.yarbel.core.block.Block;
+import dev.yarbel.core.block.Slot;
+import dev.yarbel.core.block.TrainingDay;
 import dev.yarbel.core.prescription.Dose;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
@@ -12,13 +15,16 @@ import dev.yarbel.web.GoldenBlocks;
 import dev.yarbel.web.TestSettings;
 import dev.yarbel.web.YarbelTest;
 import dev.yarbel.web.block.Blocks;
+import dev.yarbel.web.block.LifterBlock;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jsoup.Jsoup;
@@ -90,11 +96,13 @@ class PlanBroughtTest {
     }
 
     private Block begun(MockHttpServletResponse taken) {
+        return opened(taken).block();
+    }
+
+    private LifterBlock opened(MockHttpServletResponse taken) {
         assertThat(taken.getStatus()).isEqualTo(302);
         long id = Long.parseLong(taken.getRedirectedUrl().replaceAll(".*block=", ""));
-        return blocks.open(club.lifter, TestSettings.ZONE, Optional.of(id))
-                .orElseThrow()
-                .block();
+        return blocks.open(club.lifter, TestSettings.ZONE, Optional.of(id)).orElseThrow();
     }
 
     private static List<String> troubles(Document page) {
@@ -249,6 +257,75 @@ class PlanBroughtTest {
                         .toList()))
                 .containsExactlyElementsOf(
                         drawn.days().stream().map(GoldenBlocks.Day::slots).toList());
+    }
+
+    /** Our own workbook of a block, a sheet a day with weeks in a row above, is the same block where it comes back. */
+    @ParameterizedTest
+    @MethodSource("dev.yarbel.web.GoldenBlocks#all")
+    void aBlocksWorkbookComesBackAsTheSameBlock(GoldenBlocks.Drawn drawn) throws Exception {
+        StringBuilder table = new StringBuilder("Day\tSlot\tExercise");
+        for (int week = 1; week <= drawn.weeks(); week++) {
+            table.append("\tWeek ").append(week);
+        }
+        for (GoldenBlocks.Day day : drawn.days()) {
+            for (GoldenBlocks.Slot slot : day.slots()) {
+                table.append(
+                        "\n" + LocalDate.of(2026, 6, 1).plusDays(day.offset()).getDayOfWeek() + "\t" + slot.letter()
+                                + "\t" + slot.lift() + "\t" + String.join("\t", slot.doses()));
+            }
+        }
+        MockHttpServletResponse taken = take(table.toString());
+        LifterBlock begun = opened(taken);
+        Block before = begun.block();
+        byte[] book = mvc.perform(get("/lifters/" + club.lifter.id() + "/plan/print/plan.xlsx?"
+                                + taken.getRedirectedUrl().replaceAll(".*\\?", ""))
+                        .with(club.asCoach()))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+
+        // a year on, from the same day of the week, where nothing is met
+        said.put("start", "2027-06-07");
+        MockHttpServletResponse look = send("/exchange/plans", "", book);
+        assertThat(troubles(page(look))).isEmpty();
+        said.put("seen", page(look).selectFirst("[name=seen]").val());
+        Block after = begun(send("/exchange/plans/take", "", book));
+
+        assertThat(after.days().stream().map(TrainingDay::name))
+                .containsExactlyElementsOf(
+                        before.days().stream().map(TrainingDay::name).toList());
+        assertThat(after.days().stream().map(TrainingDay::offset))
+                .containsExactlyElementsOf(
+                        before.days().stream().map(TrainingDay::offset).toList());
+        assertThat(asked(after)).containsExactlyElementsOf(asked(begun));
+    }
+
+    /** What a block asks for in each week by its laws: of sets that a stage drops the workbook has what is left. */
+    private static List<String> asked(LifterBlock plan) {
+        List<String> asked = new ArrayList<>();
+        for (int day = 0; day < plan.block().days().size(); day++) {
+            for (Slot slot : plan.block().days().get(day).slots()) {
+                List<String> weeks = new ArrayList<>();
+                for (int week = 0; week < plan.block().weeks(); week++) {
+                    weeks.add(plan.projection().prescriptions(day, week).stream()
+                            .filter(sets -> sets.letter().equals(slot.letter()))
+                            .map(sets -> sets.part().shorthand())
+                            .collect(Collectors.joining(" then ")));
+                }
+                asked.add(slot.letter() + " " + slot.lift().key() + " " + weeks);
+            }
+        }
+        return asked;
+    }
+
+    private static List<String> asked(Block block) {
+        return block.days().stream()
+                .flatMap(day -> day.slots().stream()
+                        .map(slot -> slot.letter() + " " + slot.lift().key() + " "
+                                + slot.doses().stream()
+                                        .map(dose -> dose.map(Dose::shorthand).orElse(""))
+                                        .toList()))
+                .toList();
     }
 
     /** What a workbook begins with need not be what is looked for. */
