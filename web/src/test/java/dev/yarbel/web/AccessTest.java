@@ -146,6 +146,8 @@ class AccessTest {
             entry("GET /exchange/lifter.zip", May.LIFTER_AND_COACH),
             entry("GET /exchange/club.json", May.ANY_HEAD_COACH),
             entry("GET /exchange/club.zip", May.ANY_HEAD_COACH),
+            entry("GET /exchange/workbook", May.WHOEVER_SIGNED_IN),
+            entry("GET /exchange/workbook/progress", May.WHOEVER_SIGNED_IN),
             entry("GET /exchange/whole", May.ANY_COACH),
             entry("POST /exchange/whole", May.ANY_COACH),
             entry("GET /exchange/whole/{whole}", May.THEIR_COACH),

@@ -2,6 +2,7 @@ package dev.yarbel.web.exchange;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.Scheduler;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
@@ -32,7 +33,22 @@ class Jobs {
     private final Cache<String, Job<?>> jobs = Caffeine.newBuilder()
             .maximumSize(MOST_REMEMBERED)
             .expireAfterAccess(Duration.ofMinutes(5))
+            .scheduler(Scheduler.systemScheduler())
+            .<String, Job<?>>removalListener((name, job, why) -> throwAway(job))
             .build();
+
+    /** What came of a job that nobody fetched. */
+    private static void throwAway(Job<?> job) {
+        job.result().thenAccept(came -> {
+            if (came instanceof AutoCloseable closeable) {
+                try {
+                    closeable.close();
+                } catch (Exception stays) {
+                    throw new IllegalStateException(stays);
+                }
+            }
+        });
+    }
 
     /** How far a job is, in steps of its own. */
     static final class Progress {

@@ -1,22 +1,14 @@
 package dev.yarbel.web.exchange;
 
-import dev.yarbel.core.exchange.Plain;
 import dev.yarbel.web.page.NotFoundException;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.TableFile;
-import dev.yarbel.web.page.Words;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.Roster;
-import dev.yarbel.web.roster.TableOut;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,22 +19,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class TablesController {
 
-    private static final String WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
-
+    private final TablesAsked asked;
     private final Tables tables;
     private final LifterFile file;
     private final ClubFile club;
     private final Roster roster;
-    private final Words words;
-    private final Clock clock;
 
-    TablesController(Tables tables, LifterFile file, ClubFile club, Roster roster, Words words, Clock clock) {
+    TablesController(TablesAsked asked, Tables tables, LifterFile file, ClubFile club, Roster roster) {
+        this.asked = asked;
         this.tables = tables;
         this.file = file;
         this.club = club;
         this.roster = roster;
-        this.words = words;
-        this.clock = clock;
     }
 
     @GetMapping("/exchange/{table}.csv")
@@ -52,10 +40,10 @@ class TablesController {
             @RequestParam(required = false) Long lifter,
             HttpServletResponse response)
             throws IOException {
-        List<LifterCard> lifters = lifters(person, lifter);
-        TableFile.Table made = table(person, table, lifters);
-        begin(response, "text/csv;charset=UTF-8", name(person, made.name(), lifters) + ".csv");
-        TableFile.csv(made, response.getOutputStream());
+        List<LifterCard> lifters = asked.lifters(person, lifter);
+        List<TableFile.Table> made = made(person, table, lifters);
+        TablesAsked.begin(response, "text/csv;charset=UTF-8", asked.name(person, table, lifters) + ".csv");
+        TableFile.csv(made.get(0), response.getOutputStream());
     }
 
     @GetMapping("/exchange/{table}.xlsx")
@@ -65,10 +53,7 @@ class TablesController {
             @RequestParam(required = false) Long lifter,
             HttpServletResponse response)
             throws IOException {
-        List<LifterCard> lifters = lifters(person, lifter);
-        TableFile.Table made = table(person, table, lifters);
-        begin(response, WORKBOOK, name(person, made.name(), lifters) + ".xlsx");
-        TableFile.xlsx(List.of(made), response.getOutputStream());
+        workbook(person, table, lifter, response);
     }
 
     /** Every table, each on a sheet of its own. */
@@ -78,13 +63,7 @@ class TablesController {
             @RequestParam(required = false) Long lifter,
             HttpServletResponse response)
             throws IOException {
-        List<LifterCard> lifters = lifters(person, lifter);
-        begin(response, WORKBOOK, name(person, words.say("exchange.table.all"), lifters) + ".xlsx");
-        TableFile.xlsx(
-                tables.of(person).stream()
-                        .map(table -> tables.file(table, person, lifters))
-                        .toList(),
-                response.getOutputStream());
+        workbook(person, null, lifter, response);
     }
 
     /** All that is kept of one lifter: their own where they are one, else of the lifter named. */
@@ -95,7 +74,7 @@ class TablesController {
             HttpServletResponse response)
             throws IOException {
         LifterCard card = lifter(person, lifter);
-        begin(response, "application/zip", name(person, words.say("exchange.table.all"), List.of(card)) + ".zip");
+        TablesAsked.begin(response, "application/zip", asked.name(person, null, List.of(card)) + ".zip");
         file.zip(person, card, response.getOutputStream());
     }
 
@@ -106,26 +85,20 @@ class TablesController {
             HttpServletResponse response)
             throws IOException {
         LifterCard card = lifter(person, lifter);
-        begin(response, "application/json", name(person, words.say("exchange.table.all"), List.of(card)) + ".json");
+        TablesAsked.begin(response, "application/json", asked.name(person, null, List.of(card)) + ".json");
         file.json(card, response.getOutputStream());
     }
 
     /** All that is kept of the club: its head coach's to give away. */
     @GetMapping("/exchange/club.zip")
     void wholeClub(@AuthenticationPrincipal Person person, HttpServletResponse response) throws IOException {
-        begin(
-                response,
-                "application/zip",
-                name(headCoach(person), words.say("exchange.table.all"), List.of()) + ".zip");
+        TablesAsked.begin(response, "application/zip", asked.name(headCoach(person), null, List.of()) + ".zip");
         club.zip(person.clubId(), response.getOutputStream());
     }
 
     @GetMapping("/exchange/club.json")
     void clubJson(@AuthenticationPrincipal Person person, HttpServletResponse response) throws IOException {
-        begin(
-                response,
-                "application/json",
-                name(headCoach(person), words.say("exchange.table.all"), List.of()) + ".json");
+        TablesAsked.begin(response, "application/json", asked.name(headCoach(person), null, List.of()) + ".json");
         club.json(person.clubId(), response.getOutputStream());
     }
 
@@ -143,31 +116,16 @@ class TablesController {
                 .orElseThrow(NotFoundException::new);
     }
 
-    private TableFile.Table table(Person person, String code, List<LifterCard> lifters) {
-        TableOut table = tables.of(person).stream()
-                .filter(one -> one.code().equals(code))
-                .findFirst()
-                .orElseThrow(NotFoundException::new);
-        return tables.file(table, person, lifters);
+    private void workbook(Person person, String table, Long lifter, HttpServletResponse response) throws IOException {
+        List<LifterCard> lifters = asked.lifters(person, lifter);
+        List<TableFile.Table> made = made(person, table, lifters);
+        TablesAsked.begin(response, TablesAsked.WORKBOOK, asked.name(person, table, lifters) + ".xlsx");
+        TableFile.xlsx(made, response.getOutputStream());
     }
 
-    private List<LifterCard> lifters(Person person, Long lifter) {
-        return lifter == null ? roster.lifters(person) : List.of(roster.lifter(person, lifter));
-    }
-
-    private String name(Person person, String table, List<LifterCard> lifters) {
-        String whose = lifters.size() == 1 ? " " + lifters.get(0).name() : "";
-        return Plain.of(table + whose).replace(' ', '-').replaceAll("[^a-z0-9-]", "") + "-"
-                + LocalDate.ofInstant(clock.instant(), person.zone());
-    }
-
-    private static void begin(HttpServletResponse response, String type, String name) {
-        response.setContentType(type);
-        response.setHeader(
-                HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment()
-                        .filename(name, StandardCharsets.UTF_8)
-                        .build()
-                        .toString());
+    private List<TableFile.Table> made(Person person, String table, List<LifterCard> lifters) {
+        return asked.tables(person, table).stream()
+                .map(one -> tables.file(one, person, lifters))
+                .toList();
     }
 }

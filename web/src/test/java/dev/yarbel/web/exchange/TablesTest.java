@@ -1,6 +1,7 @@
 package dev.yarbel.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import dev.yarbel.core.lift.Lift;
@@ -15,16 +16,23 @@ import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.TableOut;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -199,5 +207,71 @@ class TablesTest {
         LifterCard second = clubs.grow(club, 2, 2, 1);
         String csv = ask(club.asCoach(), "/exchange/maxes.csv").getContentAsString(StandardCharsets.UTF_8);
         assertThat(csv).contains(club.lifter.name()).contains(second.name());
+    }
+
+    // ---- workbooks that take their time
+
+    @Autowired
+    private Jobs jobs;
+
+    private static List<String> sheets(byte[] workbook) throws Exception {
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(workbook))) {
+            return IntStream.range(0, book.getNumberOfSheets())
+                    .mapToObj(book::getSheetName)
+                    .toList();
+        }
+    }
+
+    /** While others are made first, a page tells how far it is; then it is given away, and the next is made anew. */
+    @Test
+    void aWorkbookIsWaitedForAndThenFetched() throws Exception {
+        CountDownLatch busy = new CountDownLatch(1);
+        for (String other : List.of("one", "other")) {
+            jobs.of(other + club.lifter.id(), 1, progress -> {
+                try {
+                    return busy.await(60, TimeUnit.SECONDS);
+                } catch (InterruptedException stopped) {
+                    throw new IllegalStateException(stopped);
+                }
+            });
+        }
+        String who = "?table=&lifter=" + club.lifter.id();
+        MockHttpServletResponse waits = ask(club.asCoach(), "/exchange/workbook" + who);
+        assertThat(waits.getContentType()).startsWith("text/html");
+        Document page = Jsoup.parse(waits.getContentAsString(StandardCharsets.UTF_8));
+        assertThat(page.select("progress").attr("value")).isEqualTo("0");
+        String again = page.select("main").attr("hx-get");
+        assertThat(again).startsWith("/exchange/workbook/progress");
+        busy.countDown();
+        await().untilAsserted(() -> assertThat(
+                        Jsoup.parse(ask(club.asCoach(), again).getContentAsString(StandardCharsets.UTF_8))
+                                .select("progress"))
+                .isEmpty());
+        String save = Jsoup.parse(ask(club.asCoach(), again).getContentAsString(StandardCharsets.UTF_8))
+                .select(".act")
+                .attr("href");
+        MockHttpServletResponse made = ask(club.asCoach(), save);
+        assertThat(made.getContentType()).contains("spreadsheetml");
+        assertThat(sheets(made.getContentAsByteArray()))
+                .isEqualTo(sheets(ask(club.asCoach(), "/exchange/all.xlsx?lifter=" + club.lifter.id())
+                        .getContentAsByteArray()));
+        // what came since is in the next one
+        assertThat(sheets(ask(club.asCoach(), "/exchange/workbook?table=maxes").getContentAsByteArray()))
+                .containsExactly("Maxes");
+        assertThat(ask(club.asCoach(), "/exchange/workbook?table=passwords").getStatus())
+                .isEqualTo(404);
+        assertThat(ask(club.asOtherLifter(), "/exchange/workbook" + who).getStatus())
+                .isEqualTo(404);
+    }
+
+    /** What nobody fetches is thrown away. */
+    @Test
+    void aFileThatIsForgottenIsGone() throws Exception {
+        Path file = Files.createTempFile("yarbel-test", ".xlsx");
+        String name = "forgotten " + club.lifter.id();
+        jobs.of(name, 1, progress -> new MadeWorkbooks.Made(file));
+        assertThat(file).exists();
+        jobs.forget(name);
+        await().untilAsserted(() -> assertThat(file).doesNotExist());
     }
 }
