@@ -14,13 +14,15 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.zip.GZIPInputStream;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
  * Files of lifters and clubs that somebody brought. What is in them is kept until they are taken in, thrown away, or another is
- * brought; of one that was taken in only what came of it.
+ * brought, and no longer than a day; of one that was taken in only what came of it.
  */
 @Component
 class FileStore {
@@ -76,13 +78,17 @@ class FileStore {
         }
     }
 
-    /** Keeps one; what the same person brought before and did not take in goes, and what others left lying. */
-    long keep(Person who, String name, long size, byte[] packed) {
+    /** What was left lying is thrown away, whoever brought it: it is all that is kept of somebody. */
+    @Scheduled(initialDelay = 1, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
+    void throwOldAway() {
         jdbc.update(
-                "delete from brought_file where club_id = ? and status = 'OPEN' and (account_id = ? or brought_at < ?)",
-                who.clubId(),
-                who.accountId(),
+                "delete from brought_file where status = 'OPEN' and brought_at < ?",
                 Timestamp.from(clock.instant().minus(KEPT)));
+    }
+
+    /** Keeps one; what the same person brought before and did not take in goes. */
+    long keep(Person who, String name, long size, byte[] packed) {
+        jdbc.update("delete from brought_file" + WHOSE + " and status = 'OPEN'", who.clubId(), who.accountId());
         return jdbc.queryForObject(
                 """
                 insert into brought_file (club_id, account_id, name, brought_at, size, content, status, status_at)

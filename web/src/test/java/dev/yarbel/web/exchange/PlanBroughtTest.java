@@ -229,10 +229,7 @@ class PlanBroughtTest {
         assertThat(send("/exchange/plans", TABLE, new byte[0]).getStatus()).isEqualTo(404);
     }
 
-    /** Whatever a school draws up comes in from a table with the doses it went out with. */
-    @ParameterizedTest
-    @MethodSource("dev.yarbel.web.GoldenBlocks#all")
-    void aBlockOfEverySchoolComesInFromATable(GoldenBlocks.Drawn drawn) throws Exception {
+    private static String table(GoldenBlocks.Drawn drawn) {
         StringBuilder table = new StringBuilder("Day\tSlot\tExercise");
         for (int week = 1; week <= drawn.weeks(); week++) {
             table.append("\tWeek ").append(week);
@@ -244,8 +241,15 @@ class PlanBroughtTest {
                                 + "\t" + slot.lift() + "\t" + String.join("\t", slot.doses()));
             }
         }
+        return table.toString();
+    }
 
-        Block block = begun(take(table.toString()));
+    /** Whatever a school draws up comes in from a table with the doses it went out with. */
+    @ParameterizedTest
+    @MethodSource("dev.yarbel.web.GoldenBlocks#all")
+    void aBlockOfEverySchoolComesInFromATable(GoldenBlocks.Drawn drawn) throws Exception {
+
+        Block block = begun(take(table(drawn)));
 
         assertThat(block.days().stream().map(day -> day.slots().stream()
                         .map(slot -> new GoldenBlocks.Slot(
@@ -263,18 +267,7 @@ class PlanBroughtTest {
     @ParameterizedTest
     @MethodSource("dev.yarbel.web.GoldenBlocks#all")
     void aBlocksWorkbookComesBackAsTheSameBlock(GoldenBlocks.Drawn drawn) throws Exception {
-        StringBuilder table = new StringBuilder("Day\tSlot\tExercise");
-        for (int week = 1; week <= drawn.weeks(); week++) {
-            table.append("\tWeek ").append(week);
-        }
-        for (GoldenBlocks.Day day : drawn.days()) {
-            for (GoldenBlocks.Slot slot : day.slots()) {
-                table.append(
-                        "\n" + LocalDate.of(2026, 6, 1).plusDays(day.offset()).getDayOfWeek() + "\t" + slot.letter()
-                                + "\t" + slot.lift() + "\t" + String.join("\t", slot.doses()));
-            }
-        }
-        MockHttpServletResponse taken = take(table.toString());
+        MockHttpServletResponse taken = take(table(drawn));
         LifterBlock begun = opened(taken);
         Block before = begun.block();
         byte[] book = mvc.perform(get("/lifters/" + club.lifter.id() + "/plan/print/plan.xlsx?"

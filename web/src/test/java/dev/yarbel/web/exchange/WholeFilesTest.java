@@ -64,6 +64,9 @@ class WholeFilesTest {
     @Autowired
     private AllKept kept;
 
+    @Autowired
+    private FileStore files;
+
     private TestClub from;
     private TestClub to;
 
@@ -461,6 +464,22 @@ class WholeFilesTest {
         press(head, address + "/take-back");
         // nothing of it is deleted
         assertThat(text(head, "/exchange/club.json")).contains(from.lifter.name(), "\"struckAt\"");
+    }
+
+    /** What nobody takes in does not lie about: another of the same person takes its place, and a day ends it. */
+    @Test
+    void whatIsNotTakenInIsNotKept() throws Exception {
+        String first = bring(to.asCoach(), "{}");
+        String second = bring(to.asCoach(), "{}");
+        assertThat(ask(to.asCoach(), first).getStatus()).isEqualTo(404);
+        assertThat(ask(to.asCoach(), second).getStatus()).isEqualTo(200);
+        files.throwOldAway();
+        assertThat(ask(to.asCoach(), second).getStatus()).isEqualTo(200);
+        jdbc.sql("update brought_file set brought_at = brought_at - interval '25 hours' where club_id = ?")
+                .param(to.lifter.clubId())
+                .update();
+        files.throwOldAway();
+        assertThat(ask(to.asCoach(), second).getStatus()).isEqualTo(404);
     }
 
     /** Somebody of that name is here: their log stays as it is. */
