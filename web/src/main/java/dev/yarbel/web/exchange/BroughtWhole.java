@@ -4,7 +4,7 @@ import dev.yarbel.web.kept.AllKept;
 import dev.yarbel.web.kept.Kept;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.UnreadableException;
-import dev.yarbel.web.roster.ComingLifters;
+import dev.yarbel.web.roster.Roster;
 import java.io.ByteArrayOutputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;
@@ -13,9 +13,7 @@ import java.io.OutputStream;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.LinkedHashMap;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -35,7 +33,8 @@ class BroughtWhole {
     private final FileStore files;
     private final WholeFiles whole;
     private final AllKept kept;
-    private final ComingLifters lifters;
+
+    private final Roster roster;
     private final Jobs jobs;
     private final TransactionTemplate transaction;
     private final JdbcTemplate jdbc;
@@ -46,7 +45,7 @@ class BroughtWhole {
             FileStore files,
             WholeFiles whole,
             AllKept kept,
-            ComingLifters lifters,
+            Roster roster,
             Jobs jobs,
             TransactionTemplate transaction,
             JdbcTemplate jdbc,
@@ -55,7 +54,8 @@ class BroughtWhole {
         this.files = files;
         this.whole = whole;
         this.kept = kept;
-        this.lifters = lifters;
+
+        this.roster = roster;
         this.jobs = jobs;
         this.transaction = transaction;
         this.jdbc = jdbc;
@@ -162,11 +162,17 @@ class BroughtWhole {
             if (!files.move(coach, file.id(), FileStore.Status.TAKEN, FileStore.Status.TAKEN_BACK)) {
                 return;
             }
-            lifters.putAway(coach, file.lifters());
-            Map<String, JsonNode> came = new LinkedHashMap<>();
-            json.readTree(file.came()).properties().forEach(table -> came.put(table.getKey(), table.getValue()));
+
+            files.tookBack(
+                    coach,
+                    file.id(),
+                    file.lifters().stream()
+                            .filter(id -> roster.putAway(coach, id))
+                            .toList());
+
+            JsonNode came = json.readTree(file.came());
             for (Kept part : kept.ofClub()) {
-                if (part.isStruck() && came.containsKey(part.table())) {
+                if (part.isStruck() && came.has(part.table())) {
                     Long[] ids = came.get(part.table())
                             .valueStream()
                             .map(JsonNode::asLong)

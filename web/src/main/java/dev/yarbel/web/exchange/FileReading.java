@@ -7,9 +7,10 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.util.JsonParserDelegate;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a file of a lifter or a club: a lifter at a time is held, and what is the club's. */
@@ -20,6 +21,8 @@ final class FileReading {
     FileReading(JsonMapper json) {
         this.json = json.rebuild()
                 .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                // a part of a file is followed by the next one
+                .disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
                 .build();
     }
 
@@ -43,7 +46,7 @@ final class FileReading {
                     each(parser, lifters);
                     rest.set(name, json.createArrayNode());
                 } else {
-                    rest.set(name, parser.<JsonNode>readValueAsTree());
+                    rest.set(name, json.readTree(new Bounded(parser)));
                 }
             }
             if (parser.nextToken() != null) {
@@ -55,9 +58,9 @@ final class FileReading {
         }
     }
 
-    private static void each(JsonParser parser, Consumer<ObjectNode> lifters) {
+    private void each(JsonParser parser, Consumer<ObjectNode> lifters) {
         while (parser.nextToken() != JsonToken.END_ARRAY) {
-            JsonNode one = parser.readValueAsTree();
+            JsonNode one = json.readTree(new Bounded(parser));
             if (!(one instanceof ObjectNode lifter)) {
                 throw notOurs();
             }
@@ -69,8 +72,32 @@ final class FileReading {
         return new UnreadableException("exchange.whole.error.json").in("file");
     }
 
-    /** What a part has under a name. */
-    static ArrayNode list(ObjectNode part, String name) {
-        return part.path(name) instanceof ArrayNode list ? list : part.arrayNode();
+    /** A parser of one part, which is held as a whole: of no more than a life of lifting. */
+    private static final class Bounded extends JsonParserDelegate {
+
+        private static final int MOST_TOKENS = 1_500_000;
+        private static final long MOST_BYTES = 64L * 1024 * 1024;
+
+        private final long from;
+        private int tokens;
+
+        private Bounded(JsonParser parser) {
+            super(parser);
+            this.from = parser.currentLocation().getByteOffset();
+        }
+
+        @Override
+        public JsonToken nextToken() {
+            JsonToken token = super.nextToken();
+            if (++tokens > MOST_TOKENS || currentLocation().getByteOffset() - from > MOST_BYTES) {
+                throw new UnreadableException("exchange.whole.error.long").in("file");
+            }
+            return token;
+        }
+
+        @Override
+        public String nextName() {
+            return nextToken() == JsonToken.PROPERTY_NAME ? currentName() : null;
+        }
     }
 }

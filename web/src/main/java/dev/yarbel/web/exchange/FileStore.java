@@ -166,6 +166,16 @@ class FileStore {
                 id);
     }
 
+    /** Who of those that came was put away again. */
+    void tookBack(Person who, long id, List<Long> lifters) {
+        jdbc.update(
+                "update brought_file set lifters = ?" + WHOSE + " and id = ?",
+                lifters.toArray(Long[]::new),
+                who.clubId(),
+                who.accountId(),
+                id);
+    }
+
     void remove(Person who, long id) {
         jdbc.update(
                 "delete from brought_file" + WHOSE + " and id = ? and status in ('OPEN', 'TAKEN_BACK')",

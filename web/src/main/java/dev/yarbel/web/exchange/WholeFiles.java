@@ -131,7 +131,8 @@ class WholeFiles {
     /** What a file would do; nothing is kept. */
     @Transactional(readOnly = true)
     public Look look(Person coach, Locale language, InputStream file) {
-        return read(coach, language, file).look();
+
+        return refusing(() -> read(coach, language, file).look());
     }
 
     private Read read(Person coach, Locale language, InputStream file) {
@@ -265,18 +266,26 @@ class WholeFiles {
      * @throws UnreadableException when something of it cannot be kept; nothing is, then
      */
     public Came take(Person coach, Locale language, Supplier<InputStream> file) {
-        Read read = read(coach, language, file.get());
+
+        Read read = refusing(() -> read(coach, language, file.get()));
         if (read.look.club() && !coach.isHeadCoach()) {
             throw new UnreadableException("exchange.whole.error.head");
         }
         if (!read.look.troubles().isEmpty()) {
             throw new UnreadableException("exchange.whole.error.troubles");
         }
-        try {
+        return refusing(() -> {
             Came came = keep(coach, read, file);
             kept.readBack(coach.clubId(), came.lifters());
             arrival.of(coach, came.lifters());
             return came;
+        });
+    }
+
+    /** Does something with what stands in a file: what cannot be done with it is the file's, and said so. */
+    private static <T> T refusing(Supplier<T> work) {
+        try {
+            return work.get();
         } catch (DataAccessException refused) {
             throw new UnreadableException("exchange.whole.error.refused", rule(refused));
         } catch (IllegalArgumentException

@@ -27,7 +27,7 @@ public final class Taking {
     private final JdbcClient jdbc;
     private final Reader reader;
     private final Numbers numbers;
-    private final Map<String, Count> counts = new LinkedHashMap<>();
+
     private final Map<String, List<Long>> struck = new LinkedHashMap<>();
 
     /**
@@ -38,18 +38,13 @@ public final class Taking {
     public record Reader(long clubId, long accountId, String file) {}
 
     /**
-     * How many things of a kind there were.
+     * How many things of a kind there are in a file.
      *
-     * @param came that are kept now
-     * @param known that the club had
+     * @param came that would come in
+     * @param known that the club has
      * @param out that cannot be kept here
      */
-    public record Count(int came, int known, int out) {
-
-        private Count plus(int more, int knew, int left) {
-            return new Count(came + more, known + knew, out + left);
-        }
-    }
+    public record Count(int came, int known, int out) {}
 
     public Taking(JdbcClient jdbc, Reader reader, Numbers numbers) {
         this.jdbc = jdbc;
@@ -178,20 +173,9 @@ public final class Taking {
         all.forEach((part, things) -> write(part, things, lifter));
     }
 
-    /** How many there were, by what they are called. */
-    public Map<String, Count> counts() {
-        return Map.copyOf(counts);
-    }
-
     /** What the club has now of which all can be struck again, by the tables. */
     public Map<String, List<Long>> struck() {
         return Map.copyOf(struck);
-    }
-
-    private void count(Kept part, int came, int known, int out) {
-        counts.put(
-                part.name(),
-                counts.getOrDefault(part.name(), new Count(0, 0, 0)).plus(came, known, out));
     }
 
     /** Those that the club does not have; what refers to one of the others refers to what the club has. */
@@ -212,7 +196,7 @@ public final class Taking {
                 fresh.add(thing);
             }
         }
-        count(part, 0, known.size(), 0);
+
         return fresh;
     }
 
@@ -265,14 +249,14 @@ public final class Taking {
                 said(part.isNumbered() ? part.take() + " returning id" : part.take(), things, lifter);
         if (part.isNumbered()) {
             Set<Long> came = Set.copyOf(statement.query(Long.class).list());
-            count(part, came.size(), 0, things.size() - came.size());
+
             if (part.isStruck()) {
                 struck.computeIfAbsent(part.table(), any -> new ArrayList<>()).addAll(came);
             }
             parts.forEach((one, some) -> write(one, ofThose(came, some), lifter));
         } else {
-            int came = statement.update();
-            count(part, came, 0, things.size() - came);
+
+            statement.update();
         }
     }
 

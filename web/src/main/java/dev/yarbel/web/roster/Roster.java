@@ -168,11 +168,14 @@ public class Roster implements LifterChooser, CoachedLifters {
 
     /** A lifter whose place in the club this person decides: their coach or the head coach. */
     private Lifter kept(Person person, long id) {
+        return keptIfAny(person, id).orElseThrow(NotFoundException::new);
+    }
+
+    private Optional<Lifter> keptIfAny(Person person, long id) {
         return person.isHeadCoach()
-                ? lifters.findByClubIdAndId(person.clubId(), id).orElseThrow(NotFoundException::new)
+                ? lifters.findByClubIdAndId(person.clubId(), id)
                 : lifters.findByClubIdAndCoachIdAndId(person.clubId(), person.accountId(), id)
-                        .filter(lifter -> person.isCoach())
-                        .orElseThrow(NotFoundException::new);
+                        .filter(lifter -> person.isCoach());
     }
 
     /** A lifter of a club, for work that nobody in particular asked for. */
@@ -272,6 +275,18 @@ public class Roster implements LifterChooser, CoachedLifters {
         accounts.lifterCloses(person.clubId(), id, true);
         write(person, id, "archived", "", lifter.name);
         return lifter.card();
+    }
+
+    /** The same where that is this person's to decide and nobody did; whether it was done. */
+    @Transactional
+    public boolean putAway(Person person, long id) {
+        boolean open = keptIfAny(person, id)
+                .filter(lifter -> !lifter.card().archived())
+                .isPresent();
+        if (open) {
+            archive(person, id);
+        }
+        return open;
     }
 
     /** Brings an archived lifter back. */

@@ -466,6 +466,49 @@ class WholeFilesTest {
         assertThat(text(head, "/exchange/club.json")).contains(from.lifter.name(), "\"struckAt\"");
     }
 
+    /** A head coach takes back who went to other coaches too; who was archived comes as such, and stays so. */
+    @Test
+    void aClubIsTakenBackWhoeverCoachesWhom() throws Exception {
+        clubs.grow(from, 2, 3, 1);
+        jdbc.sql("update lifter set archived_at = now() where club_id = ? and name = 'Other 1'")
+                .param(from.lifter.clubId())
+                .update();
+        String file = text(from.asHeadCoach(), "/exchange/club.json");
+        // the coach has the same name here
+        jdbc.sql("update account set name = (select name from account where id = ?) where id = ?")
+                .params(from.coach.accountId(), to.coach.accountId())
+                .update();
+        RequestPostProcessor head = to.asHeadCoach();
+        String address = bring(head, file);
+        press(head, address + "/take");
+        assertThat(page(head, address).select(".result").text()).isEqualTo("3 lifters came in with it.");
+        assertThat(jdbc.sql("select count(*) from lifter where club_id = ? and coach_id = ?")
+                        .params(to.lifter.clubId(), to.coach.accountId())
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(4);
+        assertThat(open()).isEqualTo(3);
+        press(head, address + "/take-back");
+        assertThat(page(head, address).text()).contains("2 lifters were put in the archive");
+        assertThat(open()).isOne();
+    }
+
+    private int open() {
+        return jdbc.sql("select count(*) from lifter where club_id = ? and archived_at is null")
+                .param(to.lifter.clubId())
+                .query(Integer.class)
+                .single();
+    }
+
+    /** What nobody could have lifted is not held, however small the archive it comes in. */
+    @Test
+    void whatIsTooMuchIsRefusedWhereItIsLookedAt() throws Exception {
+        String file = text(from.asHeadCoach(), "/exchange/club.json");
+        RequestPostProcessor head = to.asHeadCoach();
+        String many = file.replaceFirst("\"measurements\": \\[", "\"measurements\": [" + "{},".repeat(800_000));
+        assertThat(page(head, bring(head, many)).select("[role=alert]").text()).contains("longer than any of ours");
+    }
+
     /** What nobody takes in does not lie about: another of the same person takes its place, and a day ends it. */
     @Test
     void whatIsNotTakenInIsNotKept() throws Exception {
