@@ -4,12 +4,15 @@ import dev.yarbel.core.equipment.Implement;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Table;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -18,7 +21,8 @@ import java.util.regex.Pattern;
  */
 public final class KitTable {
 
-    private static final int HEAD_WITHIN = 15;
+    static final Pattern MASS = Pattern.compile("\\d+(?:[.,]\\d+)?\\s*(?:" + LoadText.UNIT + ")?\\.?");
+    private static final Pattern COUNT = Pattern.compile("\\d{1,3}(?:\\s*\\p{L}+)?");
     private static final Pattern HAS_UNIT = Pattern.compile(".*\\p{L}.*");
     private static final Map<String, Optional<Implement>> KINDS = kinds();
 
@@ -39,6 +43,10 @@ public final class KitTable {
                 }
             }
             return heads;
+        }
+
+        private String code() {
+            return name().toLowerCase(Locale.ROOT);
         }
 
         private static Optional<Column> under(String head) {
@@ -95,49 +103,70 @@ public final class KitTable {
         }
     }
 
-    private final Map<Column, Integer> columns = new EnumMap<>(Column.class);
+    /** What columns of lists of kit hold, and how one sees it. */
+    private static final HeadWords WORDS = new HeadWords() {
+
+        @Override
+        public List<String> codes(List<List<String>> rows, int at) {
+            List<String> codes = HeadedTable.once(rows.get(at).stream()
+                    .map(head -> Column.under(head).map(Column::code))
+                    .toList());
+            // where nothing else says what things are, their names do
+            return codes.contains(Column.KIND.code())
+                    ? codes
+                    : codes.stream()
+                            .map(code -> code.equals(Column.NAME.code()) ? Column.KIND.code() : code)
+                            .toList();
+        }
+
+        @Override
+        public boolean areEnough(Set<String> codes) {
+            return codes.contains(Column.KIND.code()) && codes.contains(Column.MASS.code());
+        }
+
+        @Override
+        public Map<String, Predicate<String>> contents(Set<String> known) {
+            Map<String, Predicate<String>> contents = new LinkedHashMap<>();
+            contents.put(Column.KIND.code(), text -> KINDS.containsKey(Plain.singular(text)));
+            contents.put(Column.UNIT.code(), text -> LoadText.unitIn(text).isPresent());
+            contents.put(Column.MASS.code(), text -> MASS.matcher(text).matches());
+            contents.put(Column.COUNT.code(), text -> COUNT.matcher(text).matches());
+            return contents;
+        }
+    };
+
+    private final HeadedTable table;
     private final List<Line> lines = new ArrayList<>();
-    private final List<String> unread = new ArrayList<>();
-    private Optional<MassUnit> unit = Optional.empty();
     private String above = "";
 
-    private KitTable() {}
-
-    /** Reads a table; empty where no row of its first is a head with what things are and what they weigh. */
-    public static Optional<Read> read(List<List<String>> rows) {
-        for (int head = 0; head < Math.min(rows.size(), HEAD_WITHIN); head++) {
-            KitTable table = new KitTable();
-            if (table.heads(rows.get(head))) {
-                for (int at = head + 1; at < rows.size(); at++) {
-                    table.row(at + 1, rows.get(at));
-                }
-                return Optional.of(new Read(table.lines, table.unread));
-            }
-        }
-        return Optional.empty();
+    private KitTable(HeadedTable table) {
+        this.table = table;
     }
 
-    private boolean heads(List<String> heads) {
-        for (int at = 0; at < heads.size(); at++) {
-            String head = heads.get(at).strip();
-            Optional<Column> column = Column.under(head).filter(known -> !columns.containsKey(known));
-            if (column.isPresent()) {
-                columns.put(column.get(), at);
-                unit = column.get() == Column.MASS ? Holds.unit(head) : unit;
-            } else if (!head.isEmpty()) {
-                unread.add(head);
-            }
+    /** What the columns of a list of kit hold, as far as it shows. */
+    public static HeadedTable headed(List<List<String>> rows) {
+        return HeadedTable.of(rows, WORDS);
+    }
+
+    /** The codes of what a column of it may hold. */
+    public static List<String> columns() {
+        return Arrays.stream(Column.values()).map(Column::code).toList();
+    }
+
+    /** Reads a table; empty where no columns of it hold what things are and what they weigh. */
+    public static Optional<Read> read(HeadedTable headed) {
+        if (!WORDS.areEnough(Set.copyOf(headed.holds()))) {
+            return Optional.empty();
         }
-        // where nothing else says what things are, their names do
-        if (!columns.containsKey(Column.KIND) && columns.containsKey(Column.NAME)) {
-            columns.put(Column.KIND, columns.remove(Column.NAME));
+        KitTable table = new KitTable(headed);
+        for (int at = headed.line() + 1; at < headed.rows().size(); at++) {
+            table.row(at + 1, headed.rows().get(at));
         }
-        return columns.containsKey(Column.KIND) && columns.containsKey(Column.MASS);
+        return Optional.of(new Read(table.lines, headed.unread()));
     }
 
     private String cell(List<String> row, Column column) {
-        Integer at = columns.get(column);
-        return at == null || at >= row.size() ? "" : row.get(at).strip().replaceAll("\\s+", " ");
+        return table.cell(row, column.code());
     }
 
     private void row(int line, List<String> row) {
@@ -163,7 +192,7 @@ public final class KitTable {
             return mass;
         }
         return LoadText.unitIn(cell(row, Column.UNIT))
-                .or(() -> unit)
+                .or(() -> table.column(Column.MASS.code()).flatMap(table::unit))
                 .map(of -> mass + " " + of.symbol())
                 .orElse(mass);
     }

@@ -7,12 +7,14 @@ import dev.yarbel.core.measure.MassUnit;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -23,7 +25,6 @@ import java.util.stream.Collectors;
  */
 public final class MaxTable {
 
-    private static final int HEAD_WITHIN = 15;
     private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
     private static final Mass MOST_BODY = Mass.ofKg(350);
     private static final Mass LEAST_BODY = Mass.ofKg(20);
@@ -90,56 +91,124 @@ public final class MaxTable {
         }
     }
 
+    private static final String LIFTER = code(Holds.LIFTER);
+    private static final String DAY = code(Holds.DAY);
+    private static final String LIFT = code(Holds.LIFT);
+    private static final String LOAD = code(Holds.LOAD);
+    private static final String UNIT = code(Holds.UNIT);
+    private static final String REPS = code(Holds.REPS);
+    private static final String BODY_MASS = "body";
+    /** Before the key of the lift whose maxes a column holds. */
+    private static final String MAX_OF = "max:";
+
+    private static final List<String> PLAIN = List.of(LIFTER, DAY, LIFT, LOAD, UNIT, REPS);
+
+    private static String code(Holds holds) {
+        return holds.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** What columns of tables of maxes hold, and how one sees it. */
+    private record Words(LiftIndex lifts) implements HeadWords {
+
+        @Override
+        public List<String> codes(List<List<String>> rows, int at) {
+            List<String> heads = rows.get(at);
+            boolean each = heads.stream().map(Holds::under).anyMatch(Optional.of(Holds.LIFT)::equals);
+            List<String> codes = new ArrayList<>();
+            for (String head : heads) {
+                Optional<String> mass = each
+                        ? Optional.empty()
+                        : maxOf(lifts, head).map(lift -> MAX_OF + lift.key()).or(() -> Optional.of(BODY_MASS)
+                                .filter(code -> isBody(head)));
+                codes.add(mass.or(() -> Holds.under(head)
+                                .map(MaxTable::code)
+                                .filter(PLAIN::contains)
+                                .filter(code -> !codes.contains(code)))
+                        .orElse(HeadedTable.NOTHING));
+            }
+            return codes;
+        }
+
+        @Override
+        public boolean areEnough(Set<String> codes) {
+            return codes.contains(LIFTER)
+                    && (codes.contains(LIFT) && codes.contains(LOAD)
+                            || codes.stream().anyMatch(MaxTable::isMass));
+        }
+
+        @Override
+        public Map<String, Predicate<String>> contents(Set<String> known) {
+            Map<String, Predicate<String>> contents = new LinkedHashMap<>();
+            contents.put(LIFT, text -> maxOf(lifts, text).isPresent());
+            contents.put(
+                    DAY,
+                    text -> !text.matches("\\d+")
+                            && DayText.read(text, DayText.Order.DAY_FIRST)
+                                    .or(() -> DayText.read(text, DayText.Order.MONTH_FIRST))
+                                    .isPresent());
+            contents.put(LIFTER, text -> RosterTable.NAME.matcher(text).matches());
+            if (known.contains(LIFT)) {
+                contents.put(LOAD, text -> KitTable.MASS.matcher(text).matches());
+            }
+            return contents;
+        }
+    }
+
+    private static boolean isMass(String code) {
+        return code.equals(BODY_MASS) || code.startsWith(MAX_OF);
+    }
+
+    private final HeadedTable table;
     private final LiftIndex lifts;
     private final Said said;
-    private final Map<Integer, Holds> holds = new TreeMap<>();
     private final Map<Integer, Optional<Lift>> masses = new TreeMap<>();
-    private final Map<Integer, MassUnit> units = new TreeMap<>();
     private final List<Line> lines = new ArrayList<>();
     private final List<Trouble> troubles = new ArrayList<>();
-    private final List<String> unread = new ArrayList<>();
 
-    private MaxTable(LiftIndex lifts, Said said) {
+    private MaxTable(HeadedTable table, LiftIndex lifts, Said said) {
+        this.table = table;
         this.lifts = lifts;
         this.said = said;
-    }
-
-    /** Reads a table; empty where no row of its first names lifters and what they lifted. */
-    public static Optional<Read> read(List<List<String>> rows, LiftIndex lifts, Said said) {
-        for (int head = 0; head < Math.min(rows.size(), HEAD_WITHIN); head++) {
-            MaxTable table = new MaxTable(lifts, said);
-            if (table.heads(rows.get(head))) {
-                table.rows(rows, head + 1);
-                return Optional.of(new Read(table.lines, table.troubles, table.unread));
+        for (int at = 0; at < table.holds().size(); at++) {
+            String code = table.holds().get(at);
+            if (isMass(code)) {
+                masses.put(
+                        at,
+                        code.equals(BODY_MASS)
+                                ? Optional.empty()
+                                : Optional.of(new Lift(code.substring(MAX_OF.length()))));
             }
         }
-        return Optional.empty();
     }
 
-    private boolean heads(List<String> heads) {
-        boolean each = heads.stream().map(Holds::under).anyMatch(Optional.of(Holds.LIFT)::equals);
-        for (int at = 0; at < heads.size(); at++) {
-            String head = heads.get(at).strip();
-            int column = at;
-            Holds.unit(head).ifPresent(unit -> units.put(column, unit));
-            Optional<Lift> lift = each ? Optional.empty() : lift(head);
-            if (lift.isPresent()) {
-                masses.put(at, lift);
-            } else if (isBody(head) && !each) {
-                masses.put(at, Optional.empty());
-            } else {
-                Optional<Holds> known = Holds.under(head).filter(one -> !holds.containsValue(one));
-                known.ifPresent(one -> holds.put(column, one));
-                if (known.isEmpty() && !head.isEmpty()) {
-                    unread.add(head);
-                }
-            }
+    /** What the columns of a table of maxes hold, as far as it shows. */
+    public static HeadedTable headed(List<List<String>> rows, LiftIndex lifts) {
+        return HeadedTable.of(rows, new Words(lifts));
+    }
+
+    /** The codes of what a column of it may hold beside the maxes of a lift. */
+    public static List<String> columns() {
+        List<String> columns = new ArrayList<>(PLAIN);
+        columns.add(BODY_MASS);
+        return columns;
+    }
+
+    /** The code of a column that holds the maxes of one lift. */
+    public static String columnOf(Lift lift) {
+        return MAX_OF + lift.key();
+    }
+
+    /** Reads a table; empty where its columns hold no lifters, or nothing that they lifted. */
+    public static Optional<Read> read(HeadedTable headed, LiftIndex lifts, Said said) {
+        if (!new Words(lifts).areEnough(Set.copyOf(headed.holds()))) {
+            return Optional.empty();
         }
-        boolean found = each ? holds.containsValue(Holds.LOAD) : !masses.isEmpty();
-        return holds.containsValue(Holds.LIFTER) && found;
+        MaxTable table = new MaxTable(headed, lifts, said);
+        table.rows();
+        return Optional.of(new Read(table.lines, table.troubles, headed.unread()));
     }
 
-    private Optional<Lift> lift(String head) {
+    private static Optional<Lift> maxOf(LiftIndex lifts, String head) {
         String name = Arrays.stream(Plain.of(head).split(" "))
                 .filter(word -> !OF_MAXES.contains(word))
                 .collect(Collectors.joining(" "));
@@ -154,43 +223,27 @@ public final class MaxTable {
                         .collect(Collectors.joining(" ")));
     }
 
-    private void rows(List<List<String>> rows, int from) {
+    private void rows() {
         String lifter = "";
-        for (int at = from; at < rows.size(); at++) {
-            List<String> row = rows.get(at);
+        for (int at = table.line() + 1; at < table.rows().size(); at++) {
+            List<String> row = table.rows().get(at);
             if (row.stream().allMatch(String::isBlank)) {
                 continue;
             }
-            String named = cell(row, Holds.LIFTER);
+            String named = table.cell(row, LIFTER);
             // of a row for each max the lifter may stand in the first only, as where cells are merged
             lifter = named.isEmpty() && masses.isEmpty() ? lifter : named;
             row(at + 1, row, lifter);
         }
     }
 
-    private String cell(List<String> row, Holds what) {
-        return column(what)
-                .filter(at -> at < row.size())
-                .map(row::get)
-                .map(String::strip)
-                .orElse("");
-    }
-
-    private Optional<Integer> column(Holds what) {
-        return holds.entrySet().stream()
-                .filter(one -> one.getValue() == what)
-                .map(Map.Entry::getKey)
-                .findFirst();
-    }
-
     private void row(int line, List<String> row, String lifter) {
         if (lifter.isEmpty()) {
-            troubles.add(new Trouble(line, column(Holds.LIFTER).orElseThrow(), Trouble.Kind.NO_LIFTER, ""));
+            troubles.add(new Trouble(line, table.column(LIFTER).orElseThrow(), Trouble.Kind.NO_LIFTER, ""));
             return;
         }
-        if (masses.isEmpty()) {
+        if (table.has(LIFT) && table.has(LOAD)) {
             one(line, row, lifter);
-            return;
         }
         masses.forEach((at, lift) -> {
             String text = at < row.size() ? row.get(at).strip() : "";
@@ -201,9 +254,9 @@ public final class MaxTable {
     }
 
     private void one(int line, List<String> row, String lifter) {
-        int load = column(Holds.LOAD).orElseThrow();
-        String text = cell(row, Holds.LOAD);
-        String named = cell(row, Holds.LIFT);
+        int load = table.column(LOAD).orElseThrow();
+        String text = table.cell(row, LOAD);
+        String named = table.cell(row, LIFT);
         if (named.isEmpty() && text.isEmpty()) {
             return;
         }
@@ -215,11 +268,11 @@ public final class MaxTable {
             keep(line, load, row, lifter, Optional.empty(), text);
             return;
         }
-        Optional<Lift> lift = lift(named);
+        Optional<Lift> lift = maxOf(lifts, named);
         if (lift.isEmpty()) {
             troubles.add(new Trouble(
                     line,
-                    column(Holds.LIFT).orElseThrow(),
+                    table.column(LIFT).orElseThrow(),
                     named.isEmpty() ? Trouble.Kind.NO_LIFT : Trouble.Kind.UNKNOWN_LIFT,
                     named));
             return;
@@ -239,14 +292,14 @@ public final class MaxTable {
                         ? clear(line, at, text, () -> reps(with.group(2)))
                         : clear(
                                 line,
-                                column(Holds.REPS).orElse(at),
-                                cell(row, Holds.REPS),
-                                () -> reps(cell(row, Holds.REPS)));
-        String written = cell(row, Holds.DAY);
+                                table.column(REPS).orElse(at),
+                                table.cell(row, REPS),
+                                () -> reps(table.cell(row, REPS)));
+        String written = table.cell(row, DAY);
         // where no day stands, what hangs on it says which line is meant
         Optional<LocalDate> day = written.isEmpty()
                 ? clear(line, at, text, () -> said.day().orElseThrow(() -> new Unclear(Trouble.Kind.NO_DAY)))
-                : clear(line, column(Holds.DAY).orElseThrow(), written, () -> day(written));
+                : clear(line, table.column(DAY).orElseThrow(), written, () -> day(written));
         if (mass.isPresent() && reps.isPresent() && day.isPresent()) {
             lines.add(new Line(line, at, lifter, lift, mass.get(), unit, reps.get(), day.get()));
         }
@@ -285,9 +338,7 @@ public final class MaxTable {
         if (own.matches()) {
             return LoadText.unit(own.group(1));
         }
-        return LoadText.unitIn(cell(row, Holds.UNIT))
-                .or(() -> Optional.ofNullable(units.get(at)))
-                .orElse(said.unit());
+        return LoadText.unitIn(table.cell(row, UNIT)).or(() -> table.unit(at)).orElse(said.unit());
     }
 
     private static int reps(String text) throws Unclear {

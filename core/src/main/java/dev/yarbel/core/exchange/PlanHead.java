@@ -6,13 +6,17 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * The head of a block in a table: a row with an exercise and weeks ({@code Exercise | W1 | W2}), or two of them, the weeks standing in a row
@@ -26,7 +30,6 @@ import java.util.regex.Pattern;
  * @param letter the column of letters; below 0 where there is none
  * @param weeks the number of each week from 1 by the column of its doses
  * @param weekday of the dates between the rows; empty where none stands there
- * @param unread heads that are none of these
  */
 record PlanHead(
         int first,
@@ -35,14 +38,15 @@ record PlanHead(
         int day,
         int letter,
         SortedMap<Integer, Integer> weeks,
-        Optional<DayOfWeek> weekday,
-        List<String> unread) {
+        Optional<DayOfWeek> weekday) {
 
     private static final int ABOVE = 2;
 
     private static final Pattern WEEK = Pattern.compile(
             "(?:(?:week|wk|w|woche|wo|kw|microcycle|mikrozyklus)\\s*)?(\\d{1,2})(?:\\s*(?:week|wk|woche))?");
     private static final Pattern WEEK_BY_NAME = Pattern.compile(".*[a-z].*");
+    /** As most doses begin: {@code 5x5}, {@code 3 x 8 @ 60 %}. */
+    private static final Pattern ASKED = Pattern.compile("\\d{1,3}\\s*[x×*]\\s*\\d.*");
     /** Heads of a column of letters. (Common practice, no source.) */
     private static final Set<String> LETTERS =
             Set.of("slot", "letter", "order", "no", "nr", "code", "buchstabe", "reihenfolge", "platz");
@@ -59,28 +63,132 @@ record PlanHead(
             "soll",
             "vorgabe");
 
-    /** The head whose last row is one of a table; empty where that is none. */
-    static Optional<PlanHead> endingAt(List<List<String>> table, int row) {
-        Reading reading = new Reading();
-        for (int at = 0; at < table.get(row).size(); at++) {
-            reading.head(at, table.get(row).get(at));
+    static final String LIFT = "lift";
+    static final String DAY = "day";
+    static final String LETTER = "letter";
+    /** What is asked for in the week that stands above. */
+    static final String DOSE = "dose";
+    /** Before the number of a week. */
+    static final String WEEK_NUMBER = "week-";
+
+    /** What columns of blocks hold, and how one sees it. */
+    record Words(LiftIndex lifts) implements HeadWords {
+
+        @Override
+        public List<String> codes(List<List<String>> rows, int at) {
+            List<String> codes =
+                    HeadedTable.once(rows.get(at).stream().map(Words::code).toList());
+            if (codes.stream().anyMatch(code -> code.startsWith(WEEK_NUMBER))) {
+                return codes;
+            }
+            return above(rows, at)
+                    .map(above -> under(codes, rows.get(at), weeksByName(rows.get(above))))
+                    .orElse(codes);
         }
-        if (reading.lift < 0) {
+
+        private static Optional<String> code(String head) {
+            Optional<Holds> known = Holds.under(head);
+            if (known.filter(Holds.LIFT::equals).isPresent()) {
+                return Optional.of(LIFT);
+            }
+            if (known.filter(one -> one == Holds.DAY || one == Holds.WEEKDAY).isPresent()) {
+                return Optional.of(DAY);
+            }
+            if (head.equals("#") || LETTERS.contains(Plain.of(head))) {
+                return Optional.of(LETTER);
+            }
+            return week(head).map(number -> WEEK_NUMBER + number);
+        }
+
+        /** Of each week the column of doses: that which is called so, else the first. */
+        private static List<String> under(List<String> codes, List<String> heads, TreeMap<Integer, Integer> named) {
+            List<String> with = new ArrayList<>(codes);
+            named.keySet().forEach(from -> {
+                Integer next = named.higherKey(from);
+                int until = next == null ? heads.size() : Math.min(next, heads.size());
+                int dose = IntStream.range(from, until)
+                        .filter(at -> DOSES.contains(Plain.of(heads.get(at))))
+                        .findFirst()
+                        .orElse(from);
+                if (dose < until) {
+                    with.set(dose, DOSE);
+                }
+            });
+            return with;
+        }
+
+        @Override
+        public boolean areEnough(Set<String> codes) {
+            return codes.contains(LIFT)
+                    && codes.stream().anyMatch(code -> code.equals(DOSE) || code.startsWith(WEEK_NUMBER));
+        }
+
+        @Override
+        public Map<String, Predicate<String>> contents(Set<String> known) {
+            Map<String, Predicate<String>> contents = new LinkedHashMap<>();
+            contents.put(
+                    LIFT, text -> lifts.find(text).filter(LiftIndex.Match::sure).isPresent());
+            contents.put(DAY, text -> DayText.weekday(text).isPresent());
+            if (!known.contains(DOSE)) {
+                for (int week = 1; week <= Block.MOST_WEEKS; week++) {
+                    contents.put(WEEK_NUMBER + week, text -> ASKED.matcher(text).matches());
+                }
+            }
+            return contents;
+        }
+    }
+
+    /** The row of weeks above the last row of a head, if it is not in that. */
+    private static Optional<Integer> above(List<List<String>> table, int row) {
+        return IntStream.iterate(row - 1, at -> at >= Math.max(0, row - ABOVE), at -> at - 1)
+                .filter(at -> !weeksByName(table.get(at)).isEmpty())
+                .boxed()
+                .findFirst();
+    }
+
+    /**
+     * The head whose last row is one of a table; empty where that is none.
+     *
+     * @param row from 0; below 0 where the table has no heads
+     * @param codes what its columns hold
+     */
+    static Optional<PlanHead> endingAt(List<List<String>> table, int row, List<String> codes) {
+        if (!codes.contains(LIFT)) {
             return Optional.empty();
         }
-        if (!reading.weeks.isEmpty()) {
-            return Optional.of(reading.made(row, row, Optional.empty()));
-        }
-        for (int above = row - 1; above >= Math.max(0, row - ABOVE); above--) {
-            TreeMap<Integer, Integer> named = weeksByName(table.get(above));
-            if (!named.isEmpty()) {
-                reading.under(named, table.get(row));
-                Optional<DayOfWeek> weekday =
-                        above < row - 1 ? weekday(table.get(above + 1), named.firstKey()) : Optional.empty();
-                return Optional.of(reading.made(above, row, weekday));
+        TreeMap<Integer, Integer> weeks = new TreeMap<>();
+        for (int at = 0; at < codes.size(); at++) {
+            if (codes.get(at).startsWith(WEEK_NUMBER)) {
+                weeks.put(at, Integer.valueOf(codes.get(at).substring(WEEK_NUMBER.length())));
             }
         }
-        return Optional.empty();
+        if (!weeks.isEmpty()) {
+            return Optional.of(made(row, row, codes, weeks, Optional.empty()));
+        }
+        return above(table, row).flatMap(above -> {
+            TreeMap<Integer, Integer> named = weeksByName(table.get(above));
+            for (int at = 0; at < codes.size(); at++) {
+                Map.Entry<Integer, Integer> week = named.floorEntry(at);
+                if (codes.get(at).equals(DOSE) && week != null && !weeks.containsValue(week.getValue())) {
+                    weeks.put(at, week.getValue());
+                }
+            }
+            Optional<DayOfWeek> weekday =
+                    above < row - 1 ? weekday(table.get(above + 1), named.firstKey()) : Optional.empty();
+            return weeks.isEmpty() ? Optional.empty() : Optional.of(made(above, row, codes, weeks, weekday));
+        });
+    }
+
+    private static PlanHead made(
+            int first, int last, List<String> codes, TreeMap<Integer, Integer> weeks, Optional<DayOfWeek> weekday) {
+        return new PlanHead(
+                first,
+                last,
+                codes.indexOf(LIFT),
+                codes.indexOf(DAY),
+                codes.indexOf(LETTER),
+                Collections.unmodifiableSortedMap(weeks),
+                weekday);
     }
 
     int mostWeeks() {
@@ -117,55 +225,6 @@ record PlanHead(
                     : Optional.empty();
         } catch (DateTimeException noDate) {
             return Optional.empty();
-        }
-    }
-
-    private static final class Reading {
-
-        private final TreeMap<Integer, Integer> weeks = new TreeMap<>();
-        private final List<String> unread = new ArrayList<>();
-        private int lift = -1;
-        private int day = -1;
-        private int letter = -1;
-
-        private void head(int at, String written) {
-            String head = written.strip();
-            Optional<Holds> known = Holds.under(head);
-            Optional<Integer> week = week(head).filter(number -> !weeks.containsValue(number));
-            if (lift < 0 && known.filter(Holds.LIFT::equals).isPresent()) {
-                lift = at;
-            } else if (day < 0
-                    && known.filter(one -> one == Holds.DAY || one == Holds.WEEKDAY)
-                            .isPresent()) {
-                day = at;
-            } else if (letter < 0 && (head.equals("#") || LETTERS.contains(Plain.of(head)))) {
-                letter = at;
-            } else if (week.isPresent()) {
-                weeks.put(at, week.get());
-            } else if (!head.isEmpty()) {
-                unread.add(head);
-            }
-        }
-
-        /** Of each week the column of doses: that which is called so, else the first. */
-        private void under(TreeMap<Integer, Integer> named, List<String> heads) {
-            unread.clear();
-            named.forEach((from, number) -> {
-                Integer next = named.higherKey(from);
-                int until = next == null ? heads.size() : next;
-                int dose = from;
-                for (int at = from; at < until; at++) {
-                    if (DOSES.contains(Plain.of(heads.get(at)))) {
-                        dose = at;
-                        break;
-                    }
-                }
-                weeks.put(dose, number);
-            });
-        }
-
-        private PlanHead made(int first, int last, Optional<DayOfWeek> weekday) {
-            return new PlanHead(first, last, lift, day, letter, weeks, weekday, List.copyOf(unread));
         }
     }
 }

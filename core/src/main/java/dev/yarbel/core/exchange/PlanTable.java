@@ -22,7 +22,6 @@ import java.util.regex.Pattern;
  */
 public final class PlanTable {
 
-    private static final int HEAD_WITHIN = 15;
     private static final int MOST_DAYS = 14;
     private static final int MOST_SLOTS = 26;
 
@@ -106,7 +105,6 @@ public final class PlanTable {
     private final LiftIndex lifts;
     private final List<Day> days = new ArrayList<>();
     private final List<Integer> homeless = new ArrayList<>();
-    private final Set<String> unread = new LinkedHashSet<>();
     private final int weeks;
     private PlanHead head;
     private Optional<DayOfWeek> dated = Optional.empty();
@@ -118,9 +116,25 @@ public final class PlanTable {
         this.weeks = weeks;
     }
 
-    /** Reads a table; empty where no row of its first is a head with an exercise and weeks. A later head begins another part of it. */
-    public static Optional<Read> read(List<List<String>> table, LiftIndex lifts) {
-        Map<Integer, PlanHead> heads = heads(table);
+    /** What the columns of a block hold, as far as it shows. */
+    public static HeadedTable headed(List<List<String>> rows, LiftIndex lifts) {
+        return HeadedTable.of(rows, new PlanHead.Words(lifts));
+    }
+
+    /** The codes of what a column of it may hold beside a week. */
+    public static List<String> columns() {
+        return List.of(PlanHead.LIFT, PlanHead.DAY, PlanHead.LETTER, PlanHead.DOSE);
+    }
+
+    /** The code of a column that holds what is asked for in a week, from 1. */
+    public static String columnOf(int week) {
+        return PlanHead.WEEK_NUMBER + week;
+    }
+
+    /** Reads a table; empty where no columns of it hold exercises and weeks. A later head begins another part of it. */
+    public static Optional<Read> read(HeadedTable headed, LiftIndex lifts) {
+        List<List<String>> table = headed.rows();
+        Map<Integer, PlanHead> heads = heads(headed, new PlanHead.Words(lifts));
         if (heads.isEmpty()) {
             return Optional.empty();
         }
@@ -142,16 +156,26 @@ public final class PlanTable {
         plan.endDay();
         return plan.days.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Read(plan.weeks, plan.days, plan.homeless, List.copyOf(plan.unread)));
+                : Optional.of(new Read(plan.weeks, plan.days, plan.homeless, List.copyOf(unread(headed, heads))));
     }
 
-    /** The heads of a table by their first rows; none where there is none within its first rows. */
-    private static Map<Integer, PlanHead> heads(List<List<String>> table) {
+    /** The heads of a table by their first rows: that which it is read by, and those beneath, alike or of their own. */
+    private static Map<Integer, PlanHead> heads(HeadedTable headed, HeadWords words) {
+        List<List<String>> table = headed.rows();
         Map<Integer, PlanHead> heads = new TreeMap<>();
-        for (int at = 0; at < (heads.isEmpty() ? Math.min(table.size(), HEAD_WITHIN) : table.size()); at++) {
-            PlanHead.endingAt(table, at).ifPresent(head -> heads.put(head.first(), head));
+        PlanHead.endingAt(table, headed.line(), headed.holds()).ifPresent(head -> heads.put(head.first(), head));
+        for (int at = headed.line() + 1; !heads.isEmpty() && at < table.size(); at++) {
+            List<String> codes = headed.isHeadAgain(at) ? headed.holds() : words.codes(table, at);
+            PlanHead.endingAt(table, at, codes).ifPresent(head -> heads.put(head.first(), head));
         }
         return heads;
+    }
+
+    /** Heads that say nothing known, of heads of one row: of two the lower has words of each week. */
+    private static Set<String> unread(HeadedTable headed, Map<Integer, PlanHead> heads) {
+        return heads.values().iterator().next().first() == headed.line()
+                ? new LinkedHashSet<>(headed.unread())
+                : Set.of();
     }
 
     private void begin(PlanHead begins) {
@@ -160,7 +184,6 @@ public final class PlanTable {
         }
         head = begins;
         dated = begins.weekday();
-        unread.addAll(begins.unread());
     }
 
     private static String cell(List<String> row, int at) {

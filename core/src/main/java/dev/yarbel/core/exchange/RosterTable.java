@@ -6,14 +6,16 @@ import dev.yarbel.core.measure.Mass;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.core.measure.Table;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -23,13 +25,17 @@ import java.util.regex.Pattern;
  */
 public final class RosterTable {
 
-    private static final int HEAD_WITHIN = 15;
     private static final Mass MOST_BODY = Mass.ofKg(350);
     private static final Mass LEAST_BODY = Mass.ofKg(20);
 
     private static final Pattern NOTHING = Pattern.compile("|[-–—./?]|n/?a|none|kein[er]?", Pattern.CASE_INSENSITIVE);
     /** A year in full, alone or in a day. */
     private static final Pattern YEAR = Pattern.compile("(?:.*\\D)?((?:19|20)\\d{2})(?:\\D.*)?");
+
+    /** Two to five words without a figure, either way round. */
+    static final Pattern NAME = Pattern.compile("\\p{L}[\\p{L}.'’-]*,?(?: \\p{L}[\\p{L}.'’-]*){1,4}");
+    /** A year that somebody who lifts may be born in, alone or in a day. */
+    private static final Pattern BIRTH = Pattern.compile("(?:.*\\D)?(?:19[3-9]\\d|20[01]\\d)(?:\\D.*)?");
 
     private static final Set<String> FEMALE = Set.of("f", "female", "w", "woman", "women", "girl", "weiblich", "frau");
     private static final Set<String> MALE =
@@ -83,6 +89,11 @@ public final class RosterTable {
             return heads;
         }
 
+        /** What it is called among what columns may hold. */
+        public String code() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
         private static Optional<Field> under(String head) {
             String plain = Plain.of(head);
             return Optional.ofNullable(HEADS.get(plain))
@@ -133,52 +144,73 @@ public final class RosterTable {
         }
     }
 
+    /** What columns of lists of lifters hold, and how one sees it. */
+    private static final HeadWords WORDS = new HeadWords() {
+
+        @Override
+        public List<String> codes(List<List<String>> rows, int at) {
+            return HeadedTable.once(rows.get(at).stream()
+                    .map(head -> Field.under(head).map(Field::code))
+                    .toList());
+        }
+
+        @Override
+        public boolean areEnough(Set<String> codes) {
+            return codes.contains(Field.NAME.code()) || codes.contains(Field.LAST_NAME.code());
+        }
+
+        @Override
+        public Map<String, Predicate<String>> contents(Set<String> known) {
+            Map<String, Predicate<String>> contents = new LinkedHashMap<>();
+            if (!known.contains(Field.LAST_NAME.code())) {
+                contents.put(Field.NAME.code(), text -> NAME.matcher(text).matches());
+            }
+            contents.put(Field.SEX.code(), text -> sex(text).isPresent());
+            contents.put(Field.SPORT.code(), text -> sport(text).isPresent());
+            contents.put(Field.UNIT.code(), text -> LoadText.unitIn(text).isPresent());
+            contents.put(Field.BORN.code(), text -> BIRTH.matcher(text).matches());
+            return contents;
+        }
+    };
+
+    private final HeadedTable table;
     private final MassUnit unit;
-    private final Map<Field, Integer> columns = new EnumMap<>(Field.class);
-    private final Map<Integer, MassUnit> units = new TreeMap<>();
     private final List<Line> lines = new ArrayList<>();
     private final List<Integer> nameless = new ArrayList<>();
-    private final List<String> unread = new ArrayList<>();
 
-    private RosterTable(MassUnit unit) {
+    private RosterTable(HeadedTable table, MassUnit unit) {
+        this.table = table;
         this.unit = unit;
     }
 
+    /** What the columns of a list of lifters hold, as far as it shows. */
+    public static HeadedTable headed(List<List<String>> rows) {
+        return HeadedTable.of(rows, WORDS);
+    }
+
+    /** The codes of what a column of it may hold. */
+    public static List<String> columns() {
+        return Arrays.stream(Field.values()).map(Field::code).toList();
+    }
+
     /**
-     * Reads a table; empty where no row of its first is a head that says where names stand.
+     * Reads a table; empty where no column of it holds names.
      *
      * @param unit of body masses that name none, where the lifter's own is not said either
      */
-    public static Optional<Read> read(List<List<String>> rows, MassUnit unit) {
-        for (int head = 0; head < Math.min(rows.size(), HEAD_WITHIN); head++) {
-            RosterTable table = new RosterTable(unit);
-            if (table.heads(rows.get(head))) {
-                for (int at = head + 1; at < rows.size(); at++) {
-                    table.row(at + 1, rows.get(at));
-                }
-                return Optional.of(new Read(table.lines, table.nameless, table.unread));
-            }
+    public static Optional<Read> read(HeadedTable headed, MassUnit unit) {
+        if (!WORDS.areEnough(Set.copyOf(headed.holds()))) {
+            return Optional.empty();
         }
-        return Optional.empty();
-    }
-
-    private boolean heads(List<String> heads) {
-        for (int at = 0; at < heads.size(); at++) {
-            String head = heads.get(at).strip();
-            int column = at;
-            Holds.unit(head).ifPresent(written -> units.put(column, written));
-            Optional<Field> field = Field.under(head).filter(known -> !columns.containsKey(known));
-            field.ifPresent(known -> columns.put(known, column));
-            if (field.isEmpty() && !head.isEmpty()) {
-                unread.add(head);
-            }
+        RosterTable table = new RosterTable(headed, unit);
+        for (int at = headed.line() + 1; at < headed.rows().size(); at++) {
+            table.row(at + 1, headed.rows().get(at));
         }
-        return columns.containsKey(Field.NAME) || columns.containsKey(Field.LAST_NAME);
+        return Optional.of(new Read(table.lines, table.nameless, headed.unread()));
     }
 
     private String cell(List<String> row, Field field) {
-        Integer at = columns.get(field);
-        String text = at == null || at >= row.size() ? "" : row.get(at).strip().replaceAll("\\s+", " ");
+        String text = table.cell(row, field.code());
         return NOTHING.matcher(text).matches() ? "" : text;
     }
 
@@ -186,7 +218,7 @@ public final class RosterTable {
         if (row.stream().allMatch(String::isBlank)) {
             return;
         }
-        String name = columns.containsKey(Field.NAME)
+        String name = table.has(Field.NAME.code())
                 ? turned(cell(row, Field.NAME))
                 : (cell(row, Field.FIRST_NAME) + " " + cell(row, Field.LAST_NAME)).strip();
         if (name.isEmpty()) {
@@ -205,7 +237,7 @@ public final class RosterTable {
                 name,
                 own,
                 one(row, Field.SEX, unclear, RosterTable::sex),
-                one(row, Field.SPORT, unclear, text -> Optional.ofNullable(SPORTS.get(Plain.of(text)))),
+                one(row, Field.SPORT, unclear, RosterTable::sport),
                 one(row, Field.BODY, unclear, text -> body(text, own)),
                 said,
                 unclear));
@@ -249,10 +281,14 @@ public final class RosterTable {
                 : MALE.contains(plain) ? Optional.of(Sex.MALE) : Optional.empty();
     }
 
+    private static Optional<Sport> sport(String text) {
+        return Optional.ofNullable(SPORTS.get(Plain.of(text)));
+    }
+
     private Optional<Mass> body(String text, Optional<MassUnit> own) {
-        MassUnit column = units.get(columns.get(Field.BODY));
+        Optional<MassUnit> column = table.column(Field.BODY.code()).flatMap(table::unit);
         try {
-            Mass mass = LoadText.read(text, column != null ? column : own.orElse(unit));
+            Mass mass = LoadText.read(text, column.or(() -> own).orElse(unit));
             return mass.isLessThan(LEAST_BODY) || mass.isGreaterThan(MOST_BODY) ? Optional.empty() : Optional.of(mass);
         } catch (Unclear none) {
             return Optional.empty();

@@ -32,7 +32,7 @@ class MaxTableTest {
     }
 
     private static MaxTable.Read read(String text) {
-        return MaxTable.read(table(text), LIFTS, SAID).orElseThrow();
+        return MaxTable.read(MaxTable.headed(table(text), LIFTS), LIFTS, SAID).orElseThrow();
     }
 
     private static List<String> lines(MaxTable.Read read) {
@@ -104,8 +104,8 @@ class MaxTableTest {
     @Test
     void aMaxWithoutADayIsRefusedWhereNobodySaidTheDay() {
         MaxTable.Said nothing = new MaxTable.Said(MassUnit.KG, Optional.empty(), DayText.Order.DAY_FIRST, TODAY);
-        MaxTable.Read read =
-                MaxTable.read(table("Name|Squat\nAda|120"), LIFTS, nothing).orElseThrow();
+        MaxTable.Read read = MaxTable.read(MaxTable.headed(table("Name|Squat\nAda|120"), LIFTS), LIFTS, nothing)
+                .orElseThrow();
         assertThat(read.lines()).isEmpty();
         assertThat(troubles(read)).containsExactly("2 NO_DAY 120");
     }
@@ -128,7 +128,8 @@ class MaxTableTest {
     @ParameterizedTest
     @CsvSource({"Name|Reps", "Squat|Bench", "a|b", "Date|Exercise|Load"})
     void aTableThatNamesNoLiftersOrNoMaxesIsNone(String heads) {
-        assertThat(MaxTable.read(table(heads + "\n1|2|3"), LIFTS, SAID)).isEmpty();
+        assertThat(MaxTable.read(MaxTable.headed(table(heads + "\n1|2|3"), LIFTS), LIFTS, SAID))
+                .isEmpty();
     }
 
     /** Whatever stands in cells, each that is filled is a line or a trouble and never both, and nothing is thrown. */
@@ -137,7 +138,8 @@ class MaxTableTest {
         List<List<String>> rows = new ArrayList<>();
         rows.add(List.of("Name", "Squat"));
         cells.forEach(cell -> rows.add(List.of("Ada", cell)));
-        MaxTable.Read read = MaxTable.read(rows, LIFTS, SAID).orElseThrow();
+        MaxTable.Read read =
+                MaxTable.read(MaxTable.headed(rows, LIFTS), LIFTS, SAID).orElseThrow();
         assertThat(read.lines().size() + read.troubles().size()).isLessThanOrEqualTo(cells.size());
         assertThat(read.lines()).allMatch(line -> line.mass().isPositive());
     }

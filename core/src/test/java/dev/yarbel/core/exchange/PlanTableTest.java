@@ -32,7 +32,7 @@ class PlanTableTest {
     }
 
     private static PlanTable.Read read(String... rows) {
-        return PlanTable.read(table(rows), LIFTS).orElseThrow();
+        return PlanTable.read(PlanTable.headed(table(rows), LIFTS), LIFTS).orElseThrow();
     }
 
     private static List<String> doses(PlanTable.Row row) {
@@ -146,14 +146,16 @@ class PlanTableTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "Exercise|Load", "Week 1|Week 2", "Exercise|Week 0", "Exercise|Week 53"})
+    @ValueSource(strings = {"Exercise|Load", "Week 1|Week 2", "Exercise|Week 0", "Exercise|Week 53"})
     void aTableWithoutExercisesOrWeeksIsNone(String head) {
-        assertThat(PlanTable.read(table(head, "Squat|5x5"), LIFTS)).isEmpty();
+        assertThat(PlanTable.read(PlanTable.headed(table(head, "Squat|heavy"), LIFTS), LIFTS))
+                .isEmpty();
     }
 
     @Test
     void aHeadWithNothingBelowItIsNone() {
-        assertThat(PlanTable.read(table("Exercise|Week 1"), LIFTS)).isEmpty();
+        assertThat(PlanTable.read(PlanTable.headed(table("Exercise|Week 1"), LIFTS), LIFTS))
+                .isEmpty();
     }
 
     /** Weeks over what is written of each, and dates between: the day of the week is theirs. */
@@ -189,7 +191,9 @@ class PlanTableTest {
     void theFirstOfAWeekIsItsDose() {
         PlanTable.Read read = read("||Week 1||Week 2|", "Nr|Exercise|Do|Felt|Do|Felt", "1|Squat|5x5 75%|8|5x3 80%|");
         assertThat(doses(read.days().get(0).rows().get(0))).containsExactly("5x5 75%", "5x3 80%");
-        assertThat(PlanTable.read(table("||1||2|", "Nr|Exercise|Do|Felt|Do|Felt", "1|Squat|5x5|8|5x3|"), LIFTS))
+        assertThat(PlanTable.read(
+                        PlanTable.headed(table("||1||2|", "Nr|Exercise|Do|Felt|Do|Felt", "1|Squat|5x5|8|5x3|"), LIFTS),
+                        LIFTS))
                 .isEmpty();
     }
 

@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class RosterTableTest {
 
     private static RosterTable.Read read(String... rows) {
-        return RosterTable.read(table(rows), MassUnit.KG).orElseThrow();
+        return RosterTable.read(RosterTable.headed(table(rows)), MassUnit.KG).orElseThrow();
     }
 
     private static List<List<String>> table(String... rows) {
@@ -132,8 +132,10 @@ class RosterTableTest {
 
     @Test
     void aTableWithoutNamesIsNone() {
-        assertThat(RosterTable.read(table("Sex|Born", "f|1994"), MassUnit.KG)).isEqualTo(Optional.empty());
-        assertThat(RosterTable.read(List.of(), MassUnit.KG)).isEmpty();
-        assertThat(RosterTable.read(table("Ada|f|1994"), MassUnit.KG)).isEmpty();
+        assertThat(RosterTable.read(RosterTable.headed(table("Sex|Born", "f|1994")), MassUnit.KG))
+                .isEqualTo(Optional.empty());
+        assertThat(RosterTable.read(RosterTable.headed(List.of()), MassUnit.KG)).isEmpty();
+        assertThat(RosterTable.read(RosterTable.headed(table("Ada|f|1994")), MassUnit.KG))
+                .isEmpty();
     }
 }

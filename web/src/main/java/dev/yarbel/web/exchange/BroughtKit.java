@@ -1,5 +1,6 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.exchange.KitTable;
 import dev.yarbel.web.kit.ComingPieces;
 import dev.yarbel.web.page.Person;
@@ -63,13 +64,9 @@ class BroughtKit {
         }
     }
 
-    static boolean isList(List<List<String>> table) {
-        return KitTable.read(table).isPresent();
-    }
-
     /** @throws UnreadableException when it is no list of kit */
     @Transactional(readOnly = true)
-    public Look look(Person coach, long gym, List<List<String>> table) {
+    public Look look(Person coach, long gym, HeadedTable table) {
         KitTable.Read read =
                 KitTable.read(table).orElseThrow(() -> new UnreadableException("exchange.kit.error.heads").in("text"));
         if (read.lines().size() > MOST) {
@@ -101,7 +98,7 @@ class BroughtKit {
     }
 
     /** Adds what a look would show now; how many pieces that was. */
-    public int take(Person coach, long gym, List<List<String>> table) {
+    public int take(Person coach, long gym, HeadedTable table) {
         List<ComingPieces.Coming> coming = look(coach, gym, table).coming();
         if (!coming.isEmpty()) {
             batches.keep(coach, Batches.Of.KIT, pieces.add(coach, gym, coming));

@@ -1,10 +1,12 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
 import dev.yarbel.web.roster.GymChooser;
 import jakarta.validation.constraints.NotNull;
+import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,10 +24,12 @@ class BroughtKitController {
 
     private final BroughtKit brought;
     private final GymChooser gyms;
+    private final ColumnsSaid columns;
 
-    BroughtKitController(BroughtKit brought, GymChooser gyms) {
+    BroughtKitController(BroughtKit brought, GymChooser gyms, ColumnsSaid columns) {
         this.brought = brought;
         this.gyms = gyms;
+        this.columns = columns;
     }
 
     /**
@@ -34,40 +38,49 @@ class BroughtKitController {
      */
     record KitForm(MultipartFile file, String text, @NotNull Long gym, String seen) {
 
-        /** What was looked at: the list, and of which gym. */
-        String seen(String table) {
-            return PastedTable.seen(table, gym);
+        /** What was looked at: the list, what its columns hold, and of which gym. */
+        String seen(ColumnsSaid.Told table) {
+            return table.seen(gym);
         }
     }
 
     @GetMapping
     ModelAndView show(@AuthenticationPrincipal Person coach) {
-        return page(coach, FormState.NONE);
+        return page(coach, FormState.NONE, Optional.empty());
     }
 
-    private ModelAndView page(Person coach, FormState state) {
+    private ModelAndView again(Person coach, FormState state, Sent<KitForm> sent) {
+        return page(coach, state, columns.again(coach, ColumnsSaid.Of.KIT, sent));
+    }
+
+    private ModelAndView page(Person coach, FormState state, Optional<HeadedTable> table) {
         return new ModelAndView("exchange/kit")
                 .addObject("state", state)
                 .addObject("gyms", gyms.gyms(coach.clubId()))
                 .addObject("look", null)
+                .addObject(
+                        "columns",
+                        table.map(one -> columns.asked(coach, ColumnsSaid.Of.KIT, one))
+                                .orElse(null))
                 .addObject("before", brought.latest(coach))
                 .addObject("zone", coach.zone());
     }
 
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<KitForm> sent) {
-        return sent.answer("kit", form -> looked(coach, form, text(form, sent), sent), state -> page(coach, state));
+        return sent.answer(
+                "kit", form -> looked(coach, form, told(coach, form, sent), sent), state -> again(coach, state, sent));
     }
 
-    private static String text(KitForm form, Sent<KitForm> sent) {
-        return PastedTable.text(form.file(), sent.text("text"), BroughtKit::isList);
+    private ColumnsSaid.Told told(Person coach, KitForm form, Sent<KitForm> sent) {
+        return columns.brought(coach, ColumnsSaid.Of.KIT, form.file(), sent);
     }
 
-    private ModelAndView looked(Person coach, KitForm form, String text, Sent<KitForm> sent) {
-        BroughtKit.Look look = brought.look(coach, form.gym(), PastedTable.rows(text));
-        return page(coach, sent.typed("kit", "text", text))
+    private ModelAndView looked(Person coach, KitForm form, ColumnsSaid.Told table, Sent<KitForm> sent) {
+        BroughtKit.Look look = brought.look(coach, form.gym(), table.columns());
+        return page(coach, sent.typed("kit"), Optional.of(table.columns()))
                 .addObject("look", look)
-                .addObject("seen", form.seen(text));
+                .addObject("seen", form.seen(table));
     }
 
     /** Adds what was shown; what was changed since is looked at once more first. */
@@ -76,15 +89,16 @@ class BroughtKitController {
         return sent.answer(
                 "kit",
                 form -> {
-                    String text = text(form, sent);
-                    if (!form.seen(text).equals(form.seen())) {
-                        return looked(coach, form, text, sent).addObject("changed", true);
+                    ColumnsSaid.Told table = told(coach, form, sent);
+                    if (!form.seen(table).equals(form.seen())) {
+                        return looked(coach, form, table, sent).addObject("changed", true);
                     }
-                    flash.addFlashAttribute("taken", brought.take(coach, form.gym(), PastedTable.rows(text)));
+                    flash.addFlashAttribute("taken", brought.take(coach, form.gym(), table.columns()));
+                    columns.keep(coach, ColumnsSaid.Of.KIT, table.columns());
                     flash.addFlashAttribute("into", form.gym());
                     return new ModelAndView("redirect:/exchange/kit");
                 },
-                state -> page(coach, state));
+                state -> again(coach, state, sent));
     }
 
     @PostMapping("/{brought}/take-back")

@@ -3,6 +3,7 @@ package dev.yarbel.web.exchange;
 import dev.yarbel.core.effort.RepCurve;
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.exchange.DayText;
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.exchange.LiftIndex;
 import dev.yarbel.core.exchange.MaxTable;
 import dev.yarbel.core.exchange.Plain;
@@ -119,17 +120,8 @@ class BroughtMaxes {
         }
     }
 
-    /** Whether a table holds maxes. */
-    @Transactional(readOnly = true)
-    public boolean areMaxes(Person coach, List<List<String>> table, Said said) {
-        return read(coach, table, said).isPresent();
-    }
-
-    private Optional<MaxTable.Read> read(Person coach, List<List<String>> table, Said said) {
-        return MaxTable.read(
-                table,
-                new LiftIndex(liftNames.everyName(coach.clubId())),
-                new MaxTable.Said(said.unit(), said.day(), said.order(), today(coach)));
+    private Optional<MaxTable.Read> read(Person coach, HeadedTable table, LiftIndex lifts, Said said) {
+        return MaxTable.read(table, lifts, new MaxTable.Said(said.unit(), said.day(), said.order(), today(coach)));
     }
 
     /**
@@ -138,8 +130,8 @@ class BroughtMaxes {
      * @throws UnreadableException when it names no lifters, or nothing of theirs
      */
     @Transactional(readOnly = true)
-    public Look look(Person coach, List<List<String>> table, Said said) {
-        MaxTable.Read read = read(coach, table, said)
+    public Look look(Person coach, HeadedTable table, Said said) {
+        MaxTable.Read read = read(coach, table, new LiftIndex(liftNames.everyName(coach.clubId())), said)
                 .orElseThrow(() -> new UnreadableException("exchange.maxes.error.heads").in("text"));
         Map<String, LifterCard> named = new HashMap<>();
         Set<String> twice = new HashSet<>();
@@ -229,7 +221,7 @@ class BroughtMaxes {
     }
 
     /** Takes in what a look would show now; how much that was. */
-    public int take(Person coach, List<List<String>> table, Said said) {
+    public int take(Person coach, HeadedTable table, Said said) {
         List<Row> coming = look(coach, table, said).coming();
         if (coming.isEmpty()) {
             return 0;

@@ -2,6 +2,7 @@ package dev.yarbel.web.exchange;
 
 import dev.yarbel.core.estimate.RecordedMax;
 import dev.yarbel.core.exchange.DayText;
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
@@ -29,9 +30,11 @@ class BroughtMaxesController {
             List.of(RecordedMax.Kind.CONTEST, RecordedMax.Kind.TESTED, RecordedMax.Kind.ESTIMATED);
 
     private final BroughtMaxes brought;
+    private final ColumnsSaid columns;
 
-    BroughtMaxesController(BroughtMaxes brought) {
+    BroughtMaxesController(BroughtMaxes brought, ColumnsSaid columns) {
         this.brought = brought;
+        this.columns = columns;
     }
 
     /**
@@ -50,16 +53,24 @@ class BroughtMaxesController {
 
     @GetMapping
     ModelAndView show(@AuthenticationPrincipal Person coach) {
-        return page(coach, FormState.NONE);
+        return page(coach, FormState.NONE, Optional.empty());
     }
 
-    private ModelAndView page(Person coach, FormState state) {
+    private ModelAndView again(Person coach, FormState state, Sent<MaxesForm> sent) {
+        return page(coach, state, columns.again(coach, ColumnsSaid.Of.MAXES, sent));
+    }
+
+    private ModelAndView page(Person coach, FormState state, Optional<HeadedTable> table) {
         return new ModelAndView("exchange/maxes")
                 .addObject("state", state)
                 .addObject("kinds", KINDS)
                 .addObject("units", MassUnit.values())
                 .addObject("orders", DayText.Order.values())
                 .addObject("look", null)
+                .addObject(
+                        "columns",
+                        table.map(one -> columns.asked(coach, ColumnsSaid.Of.MAXES, one))
+                                .orElse(null))
                 .addObject("before", brought.latest(coach))
                 .addObject("zone", coach.zone());
     }
@@ -67,18 +78,20 @@ class BroughtMaxesController {
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<MaxesForm> sent) {
         return sent.answer(
-                "maxes", form -> looked(coach, form, text(coach, form, sent), sent), state -> page(coach, state));
+                "maxes",
+                form -> looked(coach, form, told(coach, form, sent), sent),
+                state -> again(coach, state, sent));
     }
 
-    private String text(Person coach, MaxesForm form, Sent<MaxesForm> sent) {
-        return PastedTable.text(form.file(), sent.text("text"), sheet -> brought.areMaxes(coach, sheet, said(form)));
+    private ColumnsSaid.Told told(Person coach, MaxesForm form, Sent<MaxesForm> sent) {
+        return columns.brought(coach, ColumnsSaid.Of.MAXES, form.file(), sent);
     }
 
-    private ModelAndView looked(Person coach, MaxesForm form, String text, Sent<MaxesForm> sent) {
-        BroughtMaxes.Look look = brought.look(coach, PastedTable.rows(text), said(form));
-        return page(coach, sent.typed("maxes", "text", text))
+    private ModelAndView looked(Person coach, MaxesForm form, ColumnsSaid.Told table, Sent<MaxesForm> sent) {
+        BroughtMaxes.Look look = brought.look(coach, table.columns(), said(form));
+        return page(coach, sent.typed("maxes"), Optional.of(table.columns()))
                 .addObject("look", look)
-                .addObject("seen", PastedTable.seen(text, said(form)));
+                .addObject("seen", table.seen(said(form)));
     }
 
     /** Takes in what was shown; what was changed since is looked at once more first. */
@@ -87,14 +100,15 @@ class BroughtMaxesController {
         return sent.answer(
                 "maxes",
                 form -> {
-                    String text = text(coach, form, sent);
-                    if (!PastedTable.seen(text, said(form)).equals(form.seen())) {
-                        return looked(coach, form, text, sent).addObject("changed", true);
+                    ColumnsSaid.Told table = told(coach, form, sent);
+                    if (!table.seen(said(form)).equals(form.seen())) {
+                        return looked(coach, form, table, sent).addObject("changed", true);
                     }
-                    flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said(form)));
+                    flash.addFlashAttribute("taken", brought.take(coach, table.columns(), said(form)));
+                    columns.keep(coach, ColumnsSaid.Of.MAXES, table.columns());
                     return new ModelAndView("redirect:/exchange/maxes");
                 },
-                state -> page(coach, state));
+                state -> again(coach, state, sent));
     }
 
     @PostMapping("/{brought}/take-back")

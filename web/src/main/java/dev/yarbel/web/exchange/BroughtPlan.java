@@ -4,6 +4,7 @@ import dev.yarbel.core.block.Block;
 import dev.yarbel.core.block.BlockWeek;
 import dev.yarbel.core.block.Slot;
 import dev.yarbel.core.block.TrainingDay;
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.exchange.LiftIndex;
 import dev.yarbel.core.exchange.PlanTable;
 import dev.yarbel.core.prescription.Dose;
@@ -99,21 +100,15 @@ class BroughtPlan {
         }
     }
 
-    /** Whether a table holds a block. */
-    @Transactional(readOnly = true)
-    public boolean isBlock(Person coach, List<List<String>> table) {
-        return read(coach, table).isPresent();
-    }
-
-    private Optional<PlanTable.Read> read(Person coach, List<List<String>> table) {
-        return PlanTable.read(table, new LiftIndex(liftNames.everyName(coach.clubId())));
+    private LiftIndex lifts(Person coach) {
+        return new LiftIndex(liftNames.everyName(coach.clubId()));
     }
 
     /** @throws UnreadableException when it is no block */
     @Transactional(readOnly = true)
-    public Look look(Person coach, LifterCard lifter, List<List<String>> table, Said said) {
-        PlanTable.Read read =
-                read(coach, table).orElseThrow(() -> new UnreadableException("exchange.plan.error.heads").in("text"));
+    public Look look(Person coach, LifterCard lifter, HeadedTable table, Said said) {
+        PlanTable.Read read = PlanTable.read(table, lifts(coach))
+                .orElseThrow(() -> new UnreadableException("exchange.plan.error.heads").in("text"));
         LifterBlock known = blocks.currentOrNone(lifter, coach.zone());
         List<Trouble> troubles = new ArrayList<>();
         List<List<Slot>> slots =
@@ -240,8 +235,7 @@ class BroughtPlan {
      * @return its number; empty where something is met and nobody said that it is meant
      * @throws UnreadableException when there is nothing to begin
      */
-    public Optional<Long> take(
-            Person coach, LifterCard lifter, List<List<String>> table, Said said, boolean confirmed) {
+    public Optional<Long> take(Person coach, LifterCard lifter, HeadedTable table, Said said, boolean confirmed) {
         Look look = look(coach, lifter, table, said);
         if (!look.isFresh()) {
             throw new UnreadableException("exchange.plan.error.nothing").in("text");

@@ -1,5 +1,6 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Reading;
@@ -14,6 +15,7 @@ import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -35,10 +37,12 @@ class BroughtPlanController {
 
     private final BroughtPlan brought;
     private final Roster roster;
+    private final ColumnsSaid columns;
 
-    BroughtPlanController(BroughtPlan brought, Roster roster) {
+    BroughtPlanController(BroughtPlan brought, Roster roster, ColumnsSaid columns) {
         this.brought = brought;
         this.roster = roster;
+        this.columns = columns;
     }
 
     /**
@@ -65,23 +69,31 @@ class BroughtPlanController {
             return new BroughtPlan.Said(name.strip(), start, days);
         }
 
-        /** What was looked at: the table, whose, and all that is said of it. */
-        String seen(String table) {
-            return PastedTable.seen(table, lifter, said());
+        /** What was looked at: the table, what its columns hold, whose it is, and all that is said of it. */
+        String seen(ColumnsSaid.Told table) {
+            return table.seen(lifter, said());
         }
     }
 
     @GetMapping
     ModelAndView show(@AuthenticationPrincipal Person coach) {
-        return page(coach, FormState.NONE);
+        return page(coach, FormState.NONE, Optional.empty());
     }
 
-    private ModelAndView page(Person coach, FormState state) {
+    private ModelAndView again(Person coach, FormState state, Sent<PlanForm> sent) {
+        return page(coach, state, columns.again(coach, ColumnsSaid.Of.PLANS, sent));
+    }
+
+    private ModelAndView page(Person coach, FormState state, Optional<HeadedTable> table) {
         return new ModelAndView("exchange/plans")
                 .addObject("state", state)
                 .addObject("lifters", roster.lifters(coach))
                 .addObject("weekdays", WEEK)
-                .addObject("look", null);
+                .addObject("look", null)
+                .addObject(
+                        "columns",
+                        table.map(one -> columns.asked(coach, ColumnsSaid.Of.PLANS, one))
+                                .orElse(null));
     }
 
     private LifterCard lifter(Person coach, PlanForm form) {
@@ -91,18 +103,18 @@ class BroughtPlanController {
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<PlanForm> sent) {
         return sent.answer(
-                "plan", form -> looked(coach, form, text(coach, form, sent), sent), state -> page(coach, state));
+                "plan", form -> looked(coach, form, told(coach, form, sent), sent), state -> again(coach, state, sent));
     }
 
-    private String text(Person coach, PlanForm form, Sent<PlanForm> sent) {
-        return PastedTable.textOfAll(form.file(), sent.text("text"), sheet -> brought.isBlock(coach, sheet));
+    private ColumnsSaid.Told told(Person coach, PlanForm form, Sent<PlanForm> sent) {
+        return columns.brought(coach, ColumnsSaid.Of.PLANS, form.file(), sent);
     }
 
-    private ModelAndView looked(Person coach, PlanForm form, String text, Sent<PlanForm> sent) {
-        BroughtPlan.Look look = brought.look(coach, lifter(coach, form), PastedTable.rows(text), form.said());
-        return page(coach, sent.typed("plan", "text", text))
+    private ModelAndView looked(Person coach, PlanForm form, ColumnsSaid.Told table, Sent<PlanForm> sent) {
+        BroughtPlan.Look look = brought.look(coach, lifter(coach, form), table.columns(), form.said());
+        return page(coach, sent.typed("plan"), Optional.of(table.columns()))
                 .addObject("look", look)
-                .addObject("seen", form.seen(text));
+                .addObject("seen", form.seen(table));
     }
 
     private static ModelAndView unmeant(ModelAndView page) {
@@ -116,20 +128,18 @@ class BroughtPlanController {
         return sent.answer(
                 "plan",
                 form -> {
-                    String text = text(coach, form, sent);
-                    if (!form.seen(text).equals(form.seen())) {
-                        return looked(coach, form, text, sent).addObject("changed", true);
+                    ColumnsSaid.Told table = told(coach, form, sent);
+                    if (!form.seen(table).equals(form.seen())) {
+                        return looked(coach, form, table, sent).addObject("changed", true);
                     }
                     LifterCard lifter = lifter(coach, form);
-                    return brought.take(
-                                    coach,
-                                    lifter,
-                                    PastedTable.rows(text),
-                                    form.said(),
-                                    Boolean.TRUE.equals(form.confirmed()))
-                            .map(block -> new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block))
-                            .orElseGet(() -> unmeant(looked(coach, form, text, sent)));
+                    Optional<Long> begun = brought.take(
+                            coach, lifter, table.columns(), form.said(), Boolean.TRUE.equals(form.confirmed()));
+                    begun.ifPresent(block -> columns.keep(coach, ColumnsSaid.Of.PLANS, table.columns()));
+                    return begun.map(block ->
+                                    new ModelAndView("redirect:/lifters/" + lifter.id() + "/plan?block=" + block))
+                            .orElseGet(() -> unmeant(looked(coach, form, table, sent)));
                 },
-                state -> page(coach, state));
+                state -> again(coach, state, sent));
     }
 }

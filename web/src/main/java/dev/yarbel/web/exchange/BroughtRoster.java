@@ -1,5 +1,6 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.exchange.Plain;
 import dev.yarbel.core.exchange.RosterTable;
 import dev.yarbel.core.exchange.RosterTable.Field;
@@ -122,14 +123,9 @@ class BroughtRoster {
         }
     }
 
-    /** Whether a table is a list of lifters. */
-    static boolean isList(List<List<String>> table) {
-        return RosterTable.read(table, MassUnit.KG).isPresent();
-    }
-
     /** @throws UnreadableException when it is no list of lifters */
     @Transactional(readOnly = true)
-    public Look look(Person coach, List<List<String>> table, Said said) {
+    public Look look(Person coach, HeadedTable table, Said said) {
         RosterTable.Read read = RosterTable.read(table, said.unit())
                 .orElseThrow(() -> new UnreadableException("exchange.roster.error.heads").in("text"));
         if (read.lines().size() > MOST) {
@@ -223,7 +219,7 @@ class BroughtRoster {
     }
 
     /** Takes those on whom a look would show now; how many they were. */
-    public int take(Person coach, List<List<String>> table, Said said) {
+    public int take(Person coach, HeadedTable table, Said said) {
         List<ComingLifters.Coming> coming = look(coach, table, said).coming();
         if (!coming.isEmpty()) {
             batches.keep(coach, Batches.Of.LIFTERS, lifters.take(coach, coming));

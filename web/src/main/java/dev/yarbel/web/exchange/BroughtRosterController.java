@@ -1,10 +1,12 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.measure.MassUnit;
 import dev.yarbel.web.page.FormState;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.Sent;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,9 +23,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BroughtRosterController {
 
     private final BroughtRoster brought;
+    private final ColumnsSaid columns;
 
-    BroughtRosterController(BroughtRoster brought) {
+    BroughtRosterController(BroughtRoster brought, ColumnsSaid columns) {
         this.brought = brought;
+        this.columns = columns;
     }
 
     /**
@@ -40,14 +44,22 @@ class BroughtRosterController {
 
     @GetMapping
     ModelAndView show(@AuthenticationPrincipal Person coach) {
-        return page(coach, FormState.NONE);
+        return page(coach, FormState.NONE, Optional.empty());
     }
 
-    private ModelAndView page(Person coach, FormState state) {
+    private ModelAndView again(Person coach, FormState state, Sent<RosterForm> sent) {
+        return page(coach, state, columns.again(coach, ColumnsSaid.Of.LIFTERS, sent));
+    }
+
+    private ModelAndView page(Person coach, FormState state, Optional<HeadedTable> table) {
         return new ModelAndView("exchange/lifters")
                 .addObject("state", state)
                 .addObject("units", MassUnit.values())
                 .addObject("look", null)
+                .addObject(
+                        "columns",
+                        table.map(one -> columns.asked(coach, ColumnsSaid.Of.LIFTERS, one))
+                                .orElse(null))
                 .addObject("before", brought.latest(coach))
                 .addObject("zone", coach.zone());
     }
@@ -58,19 +70,22 @@ class BroughtRosterController {
 
     @PostMapping
     ModelAndView look(@AuthenticationPrincipal Person coach, Sent<RosterForm> sent) {
-        return sent.answer("roster", form -> looked(coach, form, text(form, sent), sent), state -> page(coach, state));
+        return sent.answer(
+                "roster",
+                form -> looked(coach, form, told(coach, form, sent), sent),
+                state -> again(coach, state, sent));
     }
 
-    private static String text(RosterForm form, Sent<RosterForm> sent) {
-        return PastedTable.text(form.file(), sent.text("text"), BroughtRoster::isList);
+    private ColumnsSaid.Told told(Person coach, RosterForm form, Sent<RosterForm> sent) {
+        return columns.brought(coach, ColumnsSaid.Of.LIFTERS, form.file(), sent);
     }
 
-    private ModelAndView looked(Person coach, RosterForm form, String text, Sent<RosterForm> sent) {
+    private ModelAndView looked(Person coach, RosterForm form, ColumnsSaid.Told table, Sent<RosterForm> sent) {
         BroughtRoster.Said said = said(coach, form);
-        BroughtRoster.Look look = brought.look(coach, PastedTable.rows(text), said);
-        return page(coach, sent.typed("roster", "text", text))
+        BroughtRoster.Look look = brought.look(coach, table.columns(), said);
+        return page(coach, sent.typed("roster"), Optional.of(table.columns()))
                 .addObject("look", look)
-                .addObject("seen", PastedTable.seen(text, said));
+                .addObject("seen", table.seen(said));
     }
 
     /** Takes those on who were shown; what was changed since is looked at once more first. */
@@ -79,15 +94,16 @@ class BroughtRosterController {
         return sent.answer(
                 "roster",
                 form -> {
-                    String text = text(form, sent);
+                    ColumnsSaid.Told table = told(coach, form, sent);
                     BroughtRoster.Said said = said(coach, form);
-                    if (!PastedTable.seen(text, said).equals(form.seen())) {
-                        return looked(coach, form, text, sent).addObject("changed", true);
+                    if (!table.seen(said).equals(form.seen())) {
+                        return looked(coach, form, table, sent).addObject("changed", true);
                     }
-                    flash.addFlashAttribute("taken", brought.take(coach, PastedTable.rows(text), said));
+                    flash.addFlashAttribute("taken", brought.take(coach, table.columns(), said));
+                    columns.keep(coach, ColumnsSaid.Of.LIFTERS, table.columns());
                     return new ModelAndView("redirect:/exchange/lifters");
                 },
-                state -> page(coach, state));
+                state -> again(coach, state, sent));
     }
 
     @PostMapping("/{brought}/take-back")

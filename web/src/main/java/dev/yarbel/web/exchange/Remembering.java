@@ -31,7 +31,7 @@ class Remembering {
     Optional<Shape> shape(long clubId, long accountId, Layout guessed) {
         return jdbc
                 .query(
-                        "select holds, day_order, unit from import_shape where club_id = ? and account_id = ? and shape = ?",
+                        "select holds, day_order, unit from import_shape where club_id = ? and account_id = ? and of = 'LOG' and shape = ?",
                         (row, at) -> new Shape(
                                 holds(row.getArray("holds")),
                                 Optional.ofNullable(row.getString("day_order")).map(DayText.Order::valueOf),
@@ -53,8 +53,8 @@ class Remembering {
                         guessed.columns().stream().map(column -> column.holds()).toList());
         jdbc.update(
                 """
-                insert into import_shape (club_id, account_id, shape, holds, day_order, unit) values (?, ?, ?, ?, ?, ?)
-                on conflict (club_id, account_id, shape) do update
+                insert into import_shape (club_id, account_id, of, shape, holds, day_order, unit) values (?, ?, 'LOG', ?, ?, ?, ?)
+                on conflict (club_id, account_id, of, shape) do update
                   set holds = excluded.holds, day_order = excluded.day_order, unit = excluded.unit""",
                 clubId,
                 accountId,

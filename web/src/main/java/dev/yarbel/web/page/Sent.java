@@ -53,11 +53,10 @@ public final class Sent<T> {
         return FormState.typedSoFar(name, typed);
     }
 
-    /** The same, where what stands in one of its fields was read from elsewhere, a file for instance. */
-    public FormState typed(String name, String field, String text) {
-        Map<String, String> all = new HashMap<>(typed);
-        all.put(field, text);
-        return FormState.typedSoFar(name, all);
+    /** Puts a text into a field, where it was read from elsewhere, a file for instance: it is what was typed from now on. */
+    public String keep(String field, String text) {
+        typed.put(field, text);
+        return text;
     }
 
     /** What was typed into a field, as it was; empty where nothing was. */

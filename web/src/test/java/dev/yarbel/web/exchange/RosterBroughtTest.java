@@ -237,7 +237,7 @@ class RosterBroughtTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "   ", "Colour,Size\nred,4", "just words"})
+    @ValueSource(strings = {"", "   ", "Colour,Size\nred,4", "these are only words of a letter to the club"})
     void whatIsNoListIsToldBesideTheText(String text) throws Exception {
         MockHttpServletResponse answer = send("/exchange/lifters", text, new byte[0]);
 
