@@ -18,12 +18,10 @@ import dev.yarbel.web.kept.AllKept;
 import dev.yarbel.web.kept.Field;
 import dev.yarbel.web.kept.Kept;
 import java.nio.charset.StandardCharsets;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
@@ -40,7 +38,6 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.RequestPostProcessor;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -134,58 +131,6 @@ class WholeFilesTest {
                 .single();
     }
 
-    // ---- what must be the same
-
-    /** Numbers are another store's own: each becomes its place among those of its kind. */
-    private static final class Places {
-
-        private final Map<String, Map<Long, Long>> places = new HashMap<>();
-
-        private void put(JsonNode thing, String field, String kind) {
-            if (thing.path(field).isNumber()) {
-                Map<Long, Long> known = places.computeIfAbsent(kind, any -> new HashMap<>());
-                long place = known.computeIfAbsent(thing.get(field).asLong(), any -> (long) known.size());
-                ((ObjectNode) thing).put(field, place);
-            }
-        }
-    }
-
-    private static void each(JsonNode list, Consumer<ObjectNode> to) {
-        list.forEach(one -> to.accept((ObjectNode) one));
-    }
-
-    /** A lifter without what is another store's own, and without what is told only. */
-    private static ObjectNode plain(ObjectNode lifter) {
-        Places places = new Places();
-        lifter.remove(List.of("madeAt", "signsInAs", "contests", "gyms", "lifts", "number"));
-        each(lifter.path("profile"), profile -> profile.remove(List.of("coach", "autopilot")));
-        for (JsonNode block : lifter.path("blocks")) {
-            for (JsonNode day : block.path("days")) {
-                places.put(day, "planDay", "planDay");
-                each(day.path("slots"), slot -> slot.remove("confirmed"));
-            }
-        }
-        each(lifter.path("sessions"), session -> {
-            places.put(session, "planDay", "planDay");
-            places.put(session, "number", "session");
-            session.remove("imported");
-        });
-        each(lifter.path("questions"), question -> places.put(question, "session", "session"));
-        ArrayNode calls = (ArrayNode) lifter.path("calls");
-        each(calls, call -> {
-            places.put(call, "session", "session");
-            places.put(call, "number", "call");
-            places.put(call, "contest", "contest");
-        });
-        ArrayNode changes = (ArrayNode) lifter.path("changes");
-        for (int i = changes.size() - 1; i >= 0; i--) {
-            if (changes.get(i).at("/subject/0").asString("").equals("brought")) {
-                changes.remove(i);
-            }
-        }
-        return lifter;
-    }
-
     private ObjectNode read(String file) {
         return (ObjectNode) json.readTree(file);
     }
@@ -200,7 +145,7 @@ class WholeFilesTest {
         Document done = take(to.asCoach(), file);
         assertThat(done.select(".result").text()).isEqualTo("1 lifter came in with it.");
         long came = newest(to);
-        ObjectNode before = plain(read(file));
+        ObjectNode before = SameThings.lifter(read(file));
         // a call about a contest is its club's
         ArrayNode calls = (ArrayNode) before.path("calls");
         assertThat(calls).isNotEmpty();
@@ -209,7 +154,7 @@ class WholeFilesTest {
                 calls.remove(i);
             }
         }
-        ObjectNode after = plain(read(lifterFile(to, came)));
+        ObjectNode after = SameThings.lifter(read(lifterFile(to, came)));
         before.properties()
                 .forEach(part ->
                         assertThat(after.get(part.getKey())).as(part.getKey()).isEqualTo(part.getValue()));
@@ -258,23 +203,6 @@ class WholeFilesTest {
         clubs.grow(from, 2, 4, 2);
     }
 
-    private static void withoutNumbers(ObjectNode club) {
-        club.remove(List.of("madeAt", "name", "zone", "people"));
-        Places places = new Places();
-        ArrayNode lifters = (ArrayNode) club.path("lifters");
-        lifters.forEach(lifter -> places.put(lifter, "number", "lifter"));
-        for (JsonNode contest : club.path("contests")) {
-            places.put(contest, "number", "contest");
-            contest.path("events").forEach(event -> places.put(event, "number", "event"));
-            for (JsonNode entry : contest.path("entries")) {
-                places.put(entry, "number", "entry");
-                places.put(entry, "lifter", "lifter");
-                entry.path("results").forEach(result -> places.put(result, "event", "event"));
-            }
-        }
-        each(club.path("lifters"), WholeFilesTest::plain);
-    }
-
     @Test
     void aClubComesIntoAnEmptyOneAsItWas() throws Exception {
         fillTheClub();
@@ -290,10 +218,10 @@ class WholeFilesTest {
             }
         });
         assertThat(empty).isEmpty();
-        withoutNumbers(before);
+        SameThings.club(before);
         String again = text(head, "/exchange/club.json");
         ObjectNode after = read(again);
-        withoutNumbers(after);
+        SameThings.club(after);
         // whose settings they are is who has that name; the other club has nobody of it
         before.remove("rules");
         assertThat(after.remove("rules")).isEmpty();
