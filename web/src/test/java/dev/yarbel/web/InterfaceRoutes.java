@@ -65,6 +65,9 @@ final class InterfaceRoutes {
                     "POST /lifters/{id}/measurements",
                     route(LIFTER_AND_COACH, Scope.LIFTERS, "{'kind':'WAIST','on':'2026-03-01','figure':80}")),
             entry("DELETE /lifters/{id}/measurements/{measurement}", route(LIFTER_AND_COACH, Scope.LIFTERS, null)),
+            entry(
+                    "POST /lifters/{id}/measurements/{measurement}/bring-back",
+                    route(LIFTER_AND_COACH, Scope.LIFTERS, null)),
             entry("GET /lifters/{id}/maxes", read(LIFTER_AND_COACH)),
             entry(
                     "POST /lifters/{id}/maxes",
@@ -73,6 +76,7 @@ final class InterfaceRoutes {
                             Scope.MAXES,
                             "{'lift':'bench-press','kind':'TESTED','load':{'kg':120},'on':'2026-03-01'}")),
             entry("DELETE /lifters/{id}/maxes/{max}", route(THEIR_COACH, Scope.MAXES, null)),
+            entry("POST /lifters/{id}/maxes/{max}/bring-back", route(THEIR_COACH, Scope.MAXES, null)),
             entry("GET /lifters/{id}/lifts", read(LIFTER_AND_COACH)),
             entry("GET /lifters/{id}/lifts/{lift}", read(LIFTER_AND_COACH)),
             entry("PUT /lifters/{id}/lifts/{lift}/working-max", route(THEIR_COACH, Scope.MAXES, "{'load':{'kg':195}}")),
@@ -118,11 +122,15 @@ final class InterfaceRoutes {
                     "POST /lifters/{id}/blocks/{block}/changes",
                     route(THEIR_COACH, Scope.PLANS, "{'kind':'WEEK_COPY','week':3}")),
             entry("DELETE /lifters/{id}/blocks/{block}", route(THEIR_COACH, Scope.PLANS, null)),
+            entry("POST /lifters/{id}/blocks/{block}/bring-back", route(THEIR_COACH, Scope.PLANS, null)),
+            entry("POST /lifters/{id}/blocks/{block}/undo", route(THEIR_COACH, Scope.PLANS, null)),
             entry("GET /gyms", read(ANY_COACH)),
             entry("POST /gyms", route(ANY_COACH, Scope.KIT, "{'name':'Loft','unit':'LB','collars':{'lb':5}}")),
             entry("GET /gyms/{gym}", read(COACHES_OF_THE_CLUB)),
             entry("PUT /gyms/{gym}", route(COACHES_OF_THE_CLUB, Scope.KIT, "{'name':'Loft','unit':'KG'}")),
             entry("DELETE /gyms/{gym}", route(COACHES_OF_THE_CLUB, Scope.KIT, null)),
+            entry("POST /gyms/{gym}/bring-back", route(COACHES_OF_THE_CLUB, Scope.KIT, null)),
+            entry("POST /gyms/{gym}/pieces/{piece}/bring-back", route(COACHES_OF_THE_CLUB, Scope.KIT, null)),
             entry("POST /gyms/{gym}/pieces", route(COACHES_OF_THE_CLUB, Scope.KIT, PLATE)),
             entry("PUT /gyms/{gym}/pieces/{piece}", route(COACHES_OF_THE_CLUB, Scope.KIT, PLATE)),
             entry("DELETE /gyms/{gym}/pieces/{piece}", route(COACHES_OF_THE_CLUB, Scope.KIT, null)),
@@ -131,6 +139,11 @@ final class InterfaceRoutes {
             entry("GET /contests/{contest}", read(COACHES_OF_THE_CLUB)),
             entry("PUT /contests/{contest}", route(COACHES_OF_THE_CLUB, Scope.CONTESTS, CONTEST)),
             entry("DELETE /contests/{contest}", route(COACHES_OF_THE_CLUB, Scope.CONTESTS, null)),
+            entry("POST /contests/{contest}/bring-back", route(COACHES_OF_THE_CLUB, Scope.CONTESTS, null)),
+            entry("POST /contests/{contest}/entries/{entry}/bring-back", route(THEIR_COACH, Scope.CONTESTS, null)),
+            entry(
+                    "POST /contests/{contest}/events/{event}/bring-back",
+                    route(COACHES_OF_THE_CLUB, Scope.CONTESTS, null)),
             entry(
                     "POST /contests/{contest}/entries",
                     route(COACHES_OF_THE_CLUB, Scope.CONTESTS, "{'name':'A guest','body':{'kg':80},'lot':4}")),
@@ -162,6 +175,24 @@ final class InterfaceRoutes {
         fill();
     }
 
+    /** The same routes about something else of a kind. */
+    InterfaceRoutes with(String variable, long number) {
+        variables.put(variable, number);
+        return this;
+    }
+
+    /** A block of the club's lifter that was taken away. */
+    private long goneBlock(Program coach) {
+        String blocks = "/lifters/" + club.lifter.id() + "/blocks";
+        long block = coach.post(
+                        blocks, filled(ROUTES.get("POST /lifters/{id}/blocks").body()))
+                .json()
+                .get("id")
+                .asLong();
+        coach.send("DELETE", blocks + "/" + block, null, Map.of("If-Match", "*"));
+        return block;
+    }
+
     /** Something of every kind that an address can name. */
     private void fill() {
         Program coach = Program.of(mvc, jdbc, club.coach);
@@ -174,6 +205,7 @@ final class InterfaceRoutes {
         variables.put("block", club.plan().blockId());
         variables.put("day", club.plan().block().days().get(0).id());
         variables.put("slot", club.plan().block().days().get(0).slots().get(0).id());
+        variables.put("gone", goneBlock(coach));
         variables.put(
                 "measurement",
                 coach.post(
@@ -218,6 +250,9 @@ final class InterfaceRoutes {
         String path = parts[1];
         if (path.contains("/events")) {
             path = path.replace("{contest}", "{games}").replace("{entry}", "{gamer}");
+        }
+        if (path.endsWith("/blocks/{block}/bring-back")) {
+            path = path.replace("{block}", "{gone}");
         }
         return program.send(parts[0], filled(path), filled(body), Map.of("If-Match", "*"));
     }

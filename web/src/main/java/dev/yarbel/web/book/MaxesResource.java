@@ -175,6 +175,13 @@ class MaxesResource {
         starting.struck(coach, lifter, max, true);
     }
 
+    @PostMapping("/maxes/{max}/bring-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(summary = "Bring back a max that was struck")
+    void bringBack(@AuthenticationPrincipal Person coach, LifterCard lifter, @PathVariable long max) {
+        starting.struck(coach, lifter, max, false);
+    }
+
     // ---- numbers of today
 
     /** What a lifter's numbers are in a lift. */

@@ -149,6 +149,13 @@ class ContestsResource {
         contests.removed(coach, contest, true);
     }
 
+    @PostMapping("/{contest}/bring-back")
+    @Operation(summary = "Bring back a contest that was struck")
+    ResponseEntity<ContestJson> bringBack(@AuthenticationPrincipal Person coach, @PathVariable long contest) {
+        contests.removed(coach, contest, false);
+        return versions.tagged(told(coach, contest));
+    }
+
     // ---- who lifts
 
     @PostMapping("/{contest}/entries")
@@ -184,6 +191,14 @@ class ContestsResource {
     ResponseEntity<ContestJson> withdraw(
             @AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long entry) {
         contests.removed(coach, contests.contest(coach, contest), entry, true);
+        return versions.tagged(told(coach, contest));
+    }
+
+    @PostMapping("/{contest}/entries/{entry}/bring-back")
+    @Operation(summary = "Enter somebody again who was withdrawn")
+    ResponseEntity<ContestJson> enterAgain(
+            @AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long entry) {
+        contests.removed(coach, contests.contest(coach, contest), entry, false);
         return versions.tagged(told(coach, contest));
     }
 
@@ -258,6 +273,14 @@ class ContestsResource {
     ResponseEntity<ContestJson> removeEvent(
             @AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long event) {
         events.removed(coach, ofEvents(coach, contest), event, true);
+        return versions.tagged(told(coach, contest));
+    }
+
+    @PostMapping("/{contest}/events/{event}/bring-back")
+    @Operation(summary = "Bring back an event that was struck")
+    ResponseEntity<ContestJson> bringBackEvent(
+            @AuthenticationPrincipal Person coach, @PathVariable long contest, @PathVariable long event) {
+        events.removed(coach, ofEvents(coach, contest), event, false);
         return versions.tagged(told(coach, contest));
     }
 

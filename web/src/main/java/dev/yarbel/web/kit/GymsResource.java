@@ -144,6 +144,13 @@ class GymsResource {
         gyms.closed(coach, gym, true);
     }
 
+    @PostMapping("/{gym}/bring-back")
+    @Operation(summary = "Open a gym that was closed")
+    ResponseEntity<GymJson> open(@AuthenticationPrincipal Person coach, @PathVariable long gym) {
+        gyms.closed(coach, gym, false);
+        return versions.tagged(told(coach, gym));
+    }
+
     /**
      * A piece of kit.
      *
@@ -201,6 +208,17 @@ class GymsResource {
             @AuthenticationPrincipal Person coach, @PathVariable long gym, @PathVariable long piece) {
         in(told(coach, gym), piece, null);
         gyms.remove(coach, piece);
+        return versions.tagged(told(coach, gym));
+    }
+
+    @PostMapping("/{gym}/pieces/{piece}/bring-back")
+    @Operation(summary = "Bring back a piece of kit that was taken away")
+    ResponseEntity<GymJson> bringBackPiece(
+            @AuthenticationPrincipal Person coach, @PathVariable long gym, @PathVariable long piece) {
+        if (gyms.gymOf(coach, piece) != gym) {
+            throw new NotFoundException();
+        }
+        gyms.restore(coach, piece);
         return versions.tagged(told(coach, gym));
     }
 

@@ -261,4 +261,27 @@ class BlocksResource {
     void remove(@AuthenticationPrincipal Person coach, LifterCard lifter, @PathVariable long block) {
         blocks.remove(coach, open(coach, lifter, block));
     }
+
+    @PostMapping("/{block}/bring-back")
+    @Operation(summary = "Bring back a block that was taken away")
+    ResponseEntity<BlockJson> bringBack(
+            @AuthenticationPrincipal Person coach, LifterCard lifter, @PathVariable long block) {
+        blocks.bringBack(coach, lifter, block);
+        return versions.tagged(told(coach, lifter, block));
+    }
+
+    @PostMapping("/{block}/undo")
+    @Operation(
+            summary = "Take back the last change of a block",
+            description = "One change each time, as on the sheet. A block without one stays as it is.")
+    ResponseEntity<BlockJson> undo(
+            @AuthenticationPrincipal Person coach,
+            LifterCard lifter,
+            @PathVariable long block,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen) {
+        LifterBlock plan = open(coach, lifter, block);
+        versions.check(seen, BlockJson.of(plan));
+        edits.undo(coach, plan, false);
+        return versions.tagged(told(coach, lifter, block));
+    }
 }

@@ -248,4 +248,11 @@ class LiftersResource {
     void strike(@AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable long measurement) {
         profiles.measured(person, id, measurement, true);
     }
+
+    @PostMapping("/{id}/measurements/{measurement}/bring-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(summary = "Bring back a measurement that was struck")
+    void bringBack(@AuthenticationPrincipal Person person, @PathVariable long id, @PathVariable long measurement) {
+        profiles.measured(person, id, measurement, false);
+    }
 }
