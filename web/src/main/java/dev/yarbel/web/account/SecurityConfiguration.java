@@ -4,6 +4,7 @@ import dev.yarbel.web.page.ContentPolicy;
 import dev.yarbel.web.page.FloorNotifier;
 import dev.yarbel.web.page.OwnAddress;
 import dev.yarbel.web.page.StaticFiles;
+import dev.yarbel.web.rest.Problems;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -32,6 +33,7 @@ import org.springframework.security.web.authentication.AnonymousAuthenticationFi
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
@@ -122,6 +124,18 @@ class SecurityConfiguration {
     @Order(3)
     SecurityFilterChain programs(HttpSecurity http, InterfaceDoor door) throws Exception {
         return door.on(http).headers(SecurityConfiguration::headers).build();
+    }
+
+    /** An address that is none is refused before anybody looks where it leads: a program is told so as of everything else. */
+    @Bean
+    RequestRejectedHandler refusedAddresses(Problems problems) {
+        return (request, response, why) -> {
+            if (Problems.isInterface(request)) {
+                problems.write(request, response, HttpStatus.BAD_REQUEST, "http.unusable");
+            } else {
+                response.sendError(HttpStatus.BAD_REQUEST.value());
+            }
+        };
     }
 
     private static void headers(HeadersConfigurer<HttpSecurity> headers) {

@@ -186,8 +186,11 @@ class ColumnsSaid {
                 .findFirst();
     }
 
-    /** The next table of this shape is read as this one was. */
+    /** The next table of this shape is read as this one was; one without heads is like any other. */
     void keep(Person coach, Of of, HeadedTable table) {
+        if (table.line() < 0) {
+            return;
+        }
         jdbc.update(
                 """
                 insert into import_shape (club_id, account_id, of, shape, holds) values (?, ?, ?, ?, ?)

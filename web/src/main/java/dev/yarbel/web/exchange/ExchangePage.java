@@ -8,6 +8,7 @@ import dev.yarbel.web.roster.Roster;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -32,9 +33,7 @@ class ExchangePage {
         return new ModelAndView("exchange/exchange")
                 .addObject("files", brought.latest(person))
                 .addObject("lifters", lifters)
-                .addObject(
-                        "own",
-                        person.isCoach() ? null : lifters.stream().findFirst().orElse(null))
+                .addObject("own", own(person, lifters).orElse(null))
                 .addObject(
                         "leavesIf",
                         LocalDate.ofInstant(clock.instant(), person.zone()).plus(Leaving.PAUSE))
@@ -42,5 +41,13 @@ class ExchangePage {
                 .addObject("zone", person.zone())
                 .addObject("chosen", null)
                 .addObject("state", state);
+    }
+
+    /** Themselves, of whoever lifts; a coach who does may be coached by another. */
+    private Optional<LifterCard> own(Person person, List<LifterCard> lifters) {
+        return person.lifterId().map(id -> lifters.stream()
+                .filter(card -> card.id() == id)
+                .findFirst()
+                .orElseGet(() -> roster.lifter(person, id)));
     }
 }

@@ -211,4 +211,17 @@ class ColumnsSaidTest {
         assertThat(page.select("table.sampleread tbody tr")).hasSize(2);
         assertThat(page.select("details .watch").text()).contains("It is taken from what stands in them");
     }
+
+    @Test
+    void whatIsSaidOfATableWithoutHeadsIsOnlyOfThatOne() throws Exception {
+        Map<String, String> first = table("Wren Halloway;w\nAda Brook;w");
+        first.putAll(shown(page(send("/exchange/lifters", first))));
+        first.put("holds[1]", "");
+        MockHttpServletResponse looked = send("/exchange/lifters", first);
+        assertThat(send("/exchange/lifters/take", shown(page(looked))).getStatus())
+                .isEqualTo(302);
+
+        assertThat(held(page(send("/exchange/lifters", table("Bo Quay;m\nIda Sorn;w")))))
+                .containsExactly("name", "sex");
+    }
 }

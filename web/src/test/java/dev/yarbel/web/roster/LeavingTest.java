@@ -192,6 +192,17 @@ class LeavingTest {
     void aCoachWhoLiftsKeepsTheirSignIn() {
         LifterCard themselves = clubs.grow(club, 1, 2, 1);
         accounts.lifts(club.coach, themselves.id());
+        // with what signs them in now, as whoever opened the page since
+        RequestPostProcessor coach = clubs.signedIn(club.coachName());
+        assertThat(page(coach, "/exchange")).contains("You stay a coach with your sign-in");
+        assertThat(mvc.perform(post("/exchange/leave")
+                                .param("name", themselves.name())
+                                .with(coach)
+                                .with(csrf()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(302);
         dayComes(themselves);
         assertThat(accounts.member(club.lifter.clubId(), club.coach.accountId()).lifterId())
                 .isEmpty();
