@@ -1,12 +1,14 @@
 package dev.yarbel.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import dev.yarbel.web.Browser;
 import dev.yarbel.web.Clubs4Tests;
 import dev.yarbel.web.Clubs4Tests.TestClub;
 import dev.yarbel.web.YarbelTest;
 import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -17,6 +19,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.web.servlet.MockMvc;
 
 /** A coach brings years of a lifter's spreadsheet along, by hand. */
 @YarbelTest
@@ -34,6 +37,9 @@ class ExchangeJourneyTest {
             21.03.2024;Zugschlitten;40;12;
             23.03.2024;Kniebeuge;#REF!;3;
             """;
+
+    @Autowired
+    private MockMvc mvc;
 
     @LocalServerPort
     private int port;
@@ -116,5 +122,59 @@ class ExchangeJourneyTest {
         browser.click(".broughtlines a");
         browser.click("form[action$='/take-back'] button");
         browser.waitForText("#main", "was taken back");
+    }
+
+    @Test
+    void aLifterMovesToAnotherClubWithAllOfTheirs() throws Exception {
+        TestClub left = clubs.club();
+        String file = mvc.perform(get("/exchange/lifter.json").with(left.asLifter()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        Path kept = Files.writeString(folder.resolve("mine.json"), file.replace(left.lifter.name(), "Wren Newcome"));
+        TestClub reached = clubs.club();
+        browser.desk().signIn(reached.coachName(), reached.password());
+        browser.open("/exchange/whole");
+        browser.assertSound();
+        browser.find("input[name=file]").sendKeys(kept.toString());
+        browser.click("main form[enctype] button[type=submit]");
+        browser.waitForText(".sampleread", "Wren Newcome");
+        browser.assertSound();
+        browser.pressUntil(
+                () -> browser.click("form[action$='/take'] button"), () -> browser.shows("#main", "came in with it"));
+        browser.assertSound();
+        browser.open("/lifters");
+        assertThat(browser.text("#main")).contains("Wren Newcome");
+
+        browser.open("/exchange/whole");
+        browser.click(".broughtlines a.what");
+        browser.pressUntil(
+                () -> browser.click("form[action$='/take-back'] button"),
+                () -> browser.shows("#main", "put in the archive"));
+        browser.open("/lifters");
+        assertThat(browser.all("main a[href*='/lifters/']"))
+                .noneMatch(link -> link.getText().contains("Wren Newcome"));
+    }
+
+    @Test
+    void maxesUnderHeadsNobodyKnowsComeInOnceSomebodySaysWhatTheyAre() {
+        TestClub club = clubs.club();
+        browser.desk().signIn(club.coachName(), club.password());
+        browser.open("/exchange/maxes");
+        choose("select[name=kind]", "TESTED");
+        browser.script("document.querySelector('input[name=on]').value = '2026-03-01'");
+        browser.type("textarea[name=text]", "Wer;KB\n" + club.lifter.name() + ";151");
+        browser.click("main form[enctype] .panel button[type=submit]");
+        browser.waitForText("#main", "What its columns hold");
+        browser.assertSound();
+        choose("select[name='holds[0]']", "lifter");
+        choose("select[name='holds[1]']", "max:squat");
+        browser.click("main details button[type=submit]");
+        browser.waitForText(".result", "1 ");
+        browser.assertSound();
+        browser.click("button[formaction$='/take']");
+        browser.waitForText(".note", "1 ");
+        browser.open(club.url("/book/lifts/squat"));
+        assertThat(browser.text("#main")).contains("151");
     }
 }

@@ -189,7 +189,7 @@ class LeavingTest {
 
     /** A coach who lifts goes on as a coach. */
     @Test
-    void aCoachWhoLiftsKeepsTheirSignIn() {
+    void aCoachWhoLiftsKeepsTheirSignIn() throws Exception {
         LifterCard themselves = clubs.grow(club, 1, 2, 1);
         accounts.lifts(club.coach, themselves.id());
         // with what signs them in now, as whoever opened the page since
