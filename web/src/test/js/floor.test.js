@@ -217,5 +217,7 @@ test("what somebody else changed is fetched, and then its cards", async () => {
   for (let i = 0; i < 100 && !sent().some((request) => request.address.includes("cards=yes")); i++) {
     await settled();
   }
-  assert.deepEqual(sent().map((request) => request.address), ["/floor?day=0&week=1", "/floor?day=0&week=1&cards=yes"]);
+  // what an earlier answer had it look for may come in between
+  const asked = [...new Set(sent().map((request) => request.address))];
+  assert.deepEqual(asked, ["/floor?day=0&week=1", "/floor?day=0&week=1&cards=yes"]);
 });
