@@ -100,6 +100,7 @@ public record HeadedTable(
         List<String> cells = rows.subList(line + 1, rows.size()).stream()
                 .map(row -> cell(row, column))
                 .filter(cell -> !cell.isEmpty())
+                .limit(LayoutGuess.LOOKED_AT)
                 .toList();
         return !cells.isEmpty() && 2 * cells.stream().filter(is).count() > cells.size();
     }

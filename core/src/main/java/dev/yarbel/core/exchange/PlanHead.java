@@ -159,7 +159,11 @@ record PlanHead(
         TreeMap<Integer, Integer> weeks = new TreeMap<>();
         for (int at = 0; at < codes.size(); at++) {
             if (codes.get(at).startsWith(WEEK_NUMBER)) {
-                weeks.put(at, Integer.valueOf(codes.get(at).substring(WEEK_NUMBER.length())));
+                // of two columns that are said to be the same week the first is
+                Integer number = Integer.valueOf(codes.get(at).substring(WEEK_NUMBER.length()));
+                if (!weeks.containsValue(number)) {
+                    weeks.put(at, number);
+                }
             }
         }
         if (!weeks.isEmpty()) {

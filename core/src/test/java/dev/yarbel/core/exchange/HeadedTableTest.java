@@ -147,6 +147,22 @@ class HeadedTableTest {
         assertThat(read.days()).hasSize(2);
     }
 
+    @Test
+    void ofTwoColumnsSaidToBeOneWeekTheFirstIs() {
+        HeadedTable headed = PlanTable.headed(table("What|One|Other", "Squat|5x5|3x3"), LIFTS)
+                .saying(List.of("lift", PlanTable.columnOf(1), PlanTable.columnOf(1)));
+
+        assertThat(PlanTable.read(headed, LIFTS)
+                        .orElseThrow()
+                        .days()
+                        .get(0)
+                        .rows()
+                        .get(0)
+                        .doses())
+                .extracting(PlanTable.Cell::text)
+                .containsExactly("5x5");
+    }
+
     /** Each kind of table with heads that are known, and with the same ones beneath rows that say nothing. */
     static Stream<List<List<String>>> listsOfLifters() {
         return Stream.of(

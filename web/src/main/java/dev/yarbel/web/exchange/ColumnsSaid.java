@@ -1,5 +1,6 @@
 package dev.yarbel.web.exchange;
 
+import dev.yarbel.core.block.Block;
 import dev.yarbel.core.exchange.HeadedTable;
 import dev.yarbel.core.exchange.KitTable;
 import dev.yarbel.core.exchange.LiftIndex;
@@ -158,7 +159,11 @@ class ColumnsSaid {
             }
             case PLANS -> {
                 List<Choice> choices = named(PlanTable.columns());
-                IntStream.rangeClosed(1, Math.max(WEEKS, table.holds().size()))
+                IntStream.rangeClosed(
+                                1,
+                                Math.min(
+                                        Block.MOST_WEEKS,
+                                        Math.max(WEEKS, table.holds().size())))
                         .forEach(week -> choices.add(
                                 new Choice(PlanTable.columnOf(week), words.say("exchange.plan.week", week))));
                 yield choices;
