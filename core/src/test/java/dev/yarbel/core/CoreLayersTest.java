@@ -27,6 +27,7 @@ class CoreLayersTest {
             "ramp",
             "lift",
             "record",
+            "clip",
             "practice",
             "estimate",
             "prescription",

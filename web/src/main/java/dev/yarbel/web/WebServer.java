@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Pattern;
 import org.eclipse.jetty.http.HttpException;
 import org.eclipse.jetty.http.HttpHeader;
 import org.eclipse.jetty.http.HttpStatus;
@@ -63,6 +64,9 @@ class WebServer {
     /** Where files come in. */
     private static final Set<String> BRINGS = Set.of(
             "/exchange", "/exchange/kit", "/exchange/lifters", "/exchange/maxes", "/exchange/plans", "/exchange/whole");
+
+    /** Where clips of a lifter's sets come in. */
+    private static final Pattern CLIPS = Pattern.compile("/lifters/\\d{1,18}/clips");
 
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);
@@ -134,7 +138,8 @@ class WebServer {
     /** Whether a request brings a file to where files are brought. */
     private static boolean brings(Request request) {
         return request.getMethod().equals("POST")
-                && BRINGS.contains(Request.getPathInContext(request))
+                && (BRINGS.contains(Request.getPathInContext(request))
+                        || CLIPS.matcher(Request.getPathInContext(request)).matches())
                 && isOfType(request, MimeTypes.Type.MULTIPART_FORM_DATA);
     }
 

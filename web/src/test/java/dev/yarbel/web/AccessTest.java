@@ -94,6 +94,13 @@ class AccessTest {
             entry("GET /lifters/{id}/floor/review/last", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/review/sets", May.THEIR_COACH),
             entry("POST /lifters/{id}/floor/review/note", May.THEIR_COACH),
+            entry("GET /lifters/{id}/clips", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/clips/of", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/clips", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/clips/{clip}/film", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/clips/{clip}/remove", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/clips/pair", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/clips/{clip}/bar-start", May.LIFTER_AND_COACH),
             entry("GET /pass", May.WHOEVER_SIGNED_IN),
             entry("GET /me", May.WHOEVER_SIGNED_IN),
             entry("GET /me/tokens", May.WHOEVER_SIGNED_IN),
@@ -341,6 +348,7 @@ class AccessTest {
             "POST /club/coaches/{id}/remove",
             "POST /exchange/leave",
             "POST /exchange/whole",
+            "POST /lifters/{id}/clips",
             "POST /kit/{gym}/close",
             "POST /kit/pieces/{piece}",
             "POST /kit/{gym}/{shelf}",
@@ -359,6 +367,10 @@ class AccessTest {
 
     /** What a route is told besides what all are. */
     private static final Map<String, Map<String, String>> SAYS = Map.ofEntries(
+            entry("GET /lifters/{id}/clips/of", Map.of("session", "{filmed}")),
+            entry("POST /lifters/{id}/clips", Map.of("session", "{filmed}")),
+            entry("GET /lifters/{id}/clips/pair", Map.of("one", "{clip}", "other", "{clip}")),
+            entry("POST /lifters/{id}/clips/{clip}/bar-start", Map.of("millis", "1200")),
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
             entry("POST /lifters/{id}/plan/recovery", Map.of("lift", "squat", "own", "96")),
             entry("POST /calls/{id}/put-off", Map.of("until", "2026-03-20")),
@@ -497,6 +509,9 @@ class AccessTest {
         long id = club.lifter.id();
         variables.put("file", clubs.brought(club, "TAKEN"));
         variables.put("whole", clubs.whole(club, "TAKEN"));
+        Clubs4Tests.TestClip clip = clubs.clip(club);
+        variables.put("clip", clip.clip());
+        variables.put("filmed", clip.session());
         asCoach("/profile/measurements", Map.of("kind", "WAIST", "figure", "80", "on", "2026-03-01"));
         asCoach("/profile/notes", Map.of("kind", "NOTE", "text", "n"));
         asCoach("/profile/aches", Map.of("place", "KNEE", "since", "2026-03-01"));
@@ -704,7 +719,9 @@ class AccessTest {
         fields.put("entry", variables.get("entry").toString());
         fields.putAll(SAYS.getOrDefault(route, Map.of()));
         fields.replaceAll(
-                (field, text) -> text.replace("{id}", variables.get("id").toString()));
+                (field, text) -> text.replace("{id}", variables.get("id").toString())
+                        .replace("{clip}", variables.get("clip").toString())
+                        .replace("{filmed}", variables.get("filmed").toString()));
         MockHttpServletRequestBuilder request = request(HttpMethod.valueOf(parts[0]), address)
                 .with(people.get(who))
                 .with(csrf());

@@ -38,6 +38,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -47,6 +49,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
@@ -137,6 +140,38 @@ public class Clubs4Tests {
                 .params(club.lifter.clubId(), club.coach.accountId(), packed("{}"), status)
                 .query(Long.class)
                 .single();
+    }
+
+    /** A clip of a set that nobody planned. */
+    public record TestClip(long clip, long session, UUID set, UUID file) {}
+
+    /** A clip of the club's lifter, in the store where the tests keep them. */
+    public TestClip clip(TestClub club) {
+        long session = jdbc.sql("""
+                        insert into training_session (club_id, lifter_id, held_on, started_at, finished_at)
+                        values (?, ?, '2026-03-08', now(), now()) returning id""")
+                .params(club.lifter.clubId(), club.lifter.id())
+                .query(Long.class)
+                .single();
+        UUID set = UUID.randomUUID();
+        UUID file = UUID.randomUUID();
+        jdbc.sql("""
+                        insert into logged_set (club_id, session_id, token, task, lift, load, reps, effort, logged_at, received_at)
+                        values (?, ?, ?, 'A.1', 'squat', 140, 5, '8', now(), now())""").params(club.lifter.clubId(), session, set).update();
+        Path kept = Path.of("target", "clips", "kept");
+        try {
+            Files.createDirectories(kept);
+            Files.write(kept.resolve(file.toString()), new byte[] {1, 2, 3, 4, 5, 6, 7, 8});
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        long clip = jdbc.sql("""
+                        insert into clip (club_id, lifter_id, set_token, file, type, bytes, added_by, added_at)
+                        values (?, ?, ?, ?, 'MP4', 8, ?, now()) returning id""")
+                .params(club.lifter.clubId(), club.lifter.id(), set, file, club.coach.accountId())
+                .query(Long.class)
+                .single();
+        return new TestClip(clip, session, set, file);
     }
 
     private static byte[] packed(String text) {

@@ -172,6 +172,7 @@ class FuzzTest {
         Clubs4Tests.TestContest held = clubs.contest(club);
         clubs.opens(club, held);
         long slip = one("select max(id) from slip where club_id = ?");
+        Clubs4Tests.TestClip clip = clubs.clip(club);
         long free = one("select max(id) from training_session where club_id = ? and plan_day is null");
         Map<String, RequestPostProcessor> pages = new LinkedHashMap<>();
         List<Form> forms = new ArrayList<>();
@@ -231,6 +232,9 @@ class FuzzTest {
                 "/exchange/plans",
                 "/exchange/maxes",
                 "/exchange/whole",
+                club.url("/clips"),
+                club.url("/clips/of?task=A.1&session=" + clip.session()),
+                club.url("/clips/pair?one=" + clip.clip() + "&other=" + clip.clip()),
                 "/exchange/whole/" + clubs.whole(club, "OPEN"),
                 "/exchange/whole/" + clubs.whole(club, "TAKEN"),
                 "/exchange/" + clubs.brought(club, "OPEN"),

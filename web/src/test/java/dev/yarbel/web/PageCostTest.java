@@ -103,6 +103,7 @@ class PageCostTest {
             base + "/floor/fallbacks?day=0&week=2",
             base + "/floor/side",
             "/live",
+            base + "/clips",
             base + "/book",
             base + "/book/decisions",
             base + "/book/maxes",

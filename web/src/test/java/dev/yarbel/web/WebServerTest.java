@@ -92,6 +92,15 @@ class WebServerTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"/exchange", "/lifters/1/clips"})
+    void twoGigabytesAreRefusedBeforeAnyOfThemComes(String path) throws Exception {
+        try (Socket line = open(head(path, FILE, 2L * 1024 * 1024 * 1024))) {
+            line.setSoTimeout(5000);
+            assertThat(first(line)).startsWith("HTTP/1.1 413");
+        }
+    }
+
     private static final String FILE = "multipart/form-data; boundary=b";
 
     @Test
@@ -104,7 +113,7 @@ class WebServerTest {
                     .as("looked at, and refused for want of its token")
                     .startsWith("HTTP/1.1 403");
         }
-        for (String path : List.of("/theme", "/exchange/1", "/exchange/../theme")) {
+        for (String path : List.of("/theme", "/exchange/1", "/exchange/../theme", "/lifters/1/clips/2/remove")) {
             try (Socket line = open(head(path, FILE, WebServer.MOST + 1))) {
                 line.setSoTimeout(5000);
                 assertThat(first(line)).as(path).startsWith("HTTP/1.1 4");

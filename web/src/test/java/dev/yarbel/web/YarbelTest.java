@@ -16,7 +16,7 @@ import org.springframework.context.annotation.Import;
 @Inherited
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"yarbel.demo=true", "spring.flyway.clean-disabled=false"})
+        properties = {"yarbel.demo=true", "spring.flyway.clean-disabled=false", "yarbel.clips=target/clips"})
 // nothing of an answer is written down before a test asks for it: a model is large
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @Import({TestSettings.class, Clubs4Tests.class})

@@ -69,6 +69,10 @@ class LoggedSet {
         return details == null ? SetDetails.NONE : details.details();
     }
 
+    long id() {
+        return id;
+    }
+
     long sessionId() {
         return sessionId;
     }

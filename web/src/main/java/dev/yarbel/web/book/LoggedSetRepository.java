@@ -21,5 +21,17 @@ interface LoggedSetRepository extends Repository<LoggedSet, Long> {
     @Query("select max(l.loggedAt) from LoggedSet l where l.clubId = :clubId and l.sessionId = :sessionId")
     Instant lastLogged(long clubId, long sessionId);
 
+    /** A set with the day of its session. */
+    @Query("""
+            select l, s.heldOn from LoggedSet l join TrainingSession s on s.clubId = l.clubId and s.id = l.sessionId
+            where l.clubId = :clubId and s.lifterId = :lifterId and s.id = :session and l.task = :task""")
+    List<Object[]> findNamed(long clubId, long lifterId, long session, String task);
+
+    /** Sets with the days of their sessions. */
+    @Query("""
+            select l, s.heldOn from LoggedSet l join TrainingSession s on s.clubId = l.clubId and s.id = l.sessionId
+            where l.clubId = :clubId and s.lifterId = :lifterId and l.token in :tokens order by l.id""")
+    List<Object[]> findNamed(long clubId, long lifterId, Collection<UUID> tokens);
+
     LoggedSet save(LoggedSet set);
 }

@@ -91,11 +91,11 @@ public class DemoClub {
         this.clock = clock;
     }
 
-    /** Makes the club, unless there is one. */
+    /** Makes the club, unless there is one; whether it did. */
     @Transactional
-    public void make() {
+    public boolean make() {
         if (accounts.anyClub()) {
-            return;
+            return false;
         }
         lifterPassword = accounts.hash(LIFTER_PASSWORD);
         long club = accounts.addClub("Tidewrack Barbell", ZONE);
@@ -131,6 +131,7 @@ public class DemoClub {
         others(bryn, maren, shed, loft, garage, today);
         profiles(bryn, maren, today);
         contests.hold(bryn, maren, today, today.plusDays(64), today.plusDays(POSTPONED));
+        return true;
     }
 
     private void others(Person bryn, Person maren, long shed, long loft, long garage, LocalDate today) {

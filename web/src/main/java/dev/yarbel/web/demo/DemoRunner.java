@@ -11,13 +11,17 @@ import org.springframework.stereotype.Component;
 class DemoRunner implements ApplicationRunner {
 
     private final DemoClub club;
+    private final DemoClips clips;
 
-    DemoRunner(DemoClub club) {
+    DemoRunner(DemoClub club, DemoClips clips) {
         this.club = club;
+        this.clips = clips;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        club.make();
+        if (club.make()) {
+            clips.add();
+        }
     }
 }

@@ -1,4 +1,5 @@
 /** The invented club, for trying Yarbel out. */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"page", "account", "roster", "kit", "book", "block", "floor", "calls", "contest"})
+        allowedDependencies = {"page", "account", "roster", "kit", "book", "block", "floor", "calls", "contest", "clips"
+        })
 package dev.yarbel.web.demo;

@@ -4,12 +4,14 @@ import dev.yarbel.web.account.Accounts;
 import dev.yarbel.web.kept.AllKept;
 import dev.yarbel.web.kept.Kept;
 import dev.yarbel.web.kept.KeptRows;
+import dev.yarbel.web.kept.LifterFiles;
 import dev.yarbel.web.page.Person;
 import dev.yarbel.web.page.TableFile;
 import dev.yarbel.web.roster.LifterCard;
 import dev.yarbel.web.roster.TableOut;
 import java.io.FilterOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -32,14 +34,23 @@ class LifterFile {
     private final Tables tables;
     private final KeptRows rows;
     private final Accounts accounts;
+    private final List<LifterFiles> files;
     private final JsonMapper json;
     private final Clock clock;
 
-    LifterFile(AllKept kept, Tables tables, KeptRows rows, Accounts accounts, JsonMapper json, Clock clock) {
+    LifterFile(
+            AllKept kept,
+            Tables tables,
+            KeptRows rows,
+            Accounts accounts,
+            List<LifterFiles> files,
+            JsonMapper json,
+            Clock clock) {
         this.kept = kept;
         this.tables = tables;
         this.rows = rows;
         this.accounts = accounts;
+        this.files = files;
         this.json = json;
         this.clock = clock;
     }
@@ -66,7 +77,7 @@ class LifterFile {
         }
     }
 
-    /** The JSON with its schema, and every table that the person sees. */
+    /** The JSON with its schema, every table that the person sees, and what is kept of them as files. */
     void zip(Person person, LifterCard lifter, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
         OutputStream entry = new Entry(zip);
@@ -77,6 +88,14 @@ class LifterFile {
         for (TableOut table : tables.of(person)) {
             zip.putNextEntry(new ZipEntry(table.code() + ".csv"));
             TableFile.csv(tables.file(table, person, List.of(lifter)), entry);
+        }
+        for (LifterFiles room : files) {
+            for (LifterFiles.KeptFile file : room.files(lifter.clubId(), lifter.id())) {
+                zip.putNextEntry(new ZipEntry(file.folder() + "/" + file.name()));
+                try (InputStream content = file.content().getInputStream()) {
+                    content.transferTo(zip);
+                }
+            }
         }
         zip.finish();
     }

@@ -13,6 +13,7 @@ public final class ContentPolicy {
             "script-src 'self'",
             "style-src 'self'",
             "img-src 'self' data:",
+            "media-src 'self' blob:",
             "font-src 'self'",
             "connect-src 'self'",
             "manifest-src 'self'",

@@ -488,6 +488,8 @@ class WholeFilesTest {
                 "brought_batch",
                 "brought_file",
                 "calendar_address",
+                // files, which go with the archive
+                "clip",
                 "club",
                 "import_file",
                 "import_part",
