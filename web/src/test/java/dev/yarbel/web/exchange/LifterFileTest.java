@@ -40,7 +40,14 @@ class LifterFileTest {
 
     /** Worked out from the rest, or the machine's own: nothing in them is told by anybody. */
     private static final Set<String> NOBODY_TOLD = Set.of(
-            "book_version", "clip", "strength_after", "speed_sensor", "session_feed", "import_file", "invite", "account");
+            "book_version",
+            "clip",
+            "strength_after",
+            "speed_sensor",
+            "session_feed",
+            "import_file",
+            "invite",
+            "account");
 
     @Autowired
     private MockMvc mvc;
