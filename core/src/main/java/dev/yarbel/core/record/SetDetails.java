@@ -29,6 +29,7 @@ import java.util.function.Consumer;
  * @param setUp figures really used where they were other than on the lifter's card, up to {@link #LONGEST_FIGURE} characters
  * @param reps which repetitions the lifter found clean; empty when nobody looked
  * @param proof why the set is more than somebody's word; empty for most
+ * @param filmed whether the speed was measured in a clip, which is evidence as a sensor's is, and said to be one
  * @param bySpeed what the speed of the last repetition rates by the lifter's own table; empty where it was not held against one
  */
 public record SetDetails(
@@ -46,6 +47,7 @@ public record SetDetails(
         Map<SetUpMeasure, String> setUp,
         Optional<RepsSeen> reps,
         Optional<Proof> proof,
+        boolean filmed,
         Optional<Rpe> bySpeed) {
 
     public static final int LONGEST_NOTE = 500;
@@ -68,6 +70,7 @@ public record SetDetails(
             Map.of(),
             Optional.empty(),
             Optional.empty(),
+            false,
             Optional.empty());
 
     /** What is set down of a set; nothing was held against a table yet. */
@@ -101,6 +104,7 @@ public record SetDetails(
                 setUp,
                 reps,
                 proof,
+                false,
                 Optional.empty());
     }
 
@@ -138,6 +142,9 @@ public record SetDetails(
             throw new IllegalArgumentException("0 to 100 repetitions can be helped");
         }
         note.ifPresent(SetDetails::checkNote);
+        if (filmed && speed.isEmpty()) {
+            throw new IllegalArgumentException("a clip that shows no speed measured none");
+        }
         time.ifPresent(taken -> {
             if (taken.isNegative() || taken.isZero() || taken.compareTo(LONGEST_TIME) > 0) {
                 throw new IllegalArgumentException("a set takes up to " + LONGEST_TIME);
@@ -202,6 +209,7 @@ public record SetDetails(
             change.help = 0;
             change.why = Optional.empty();
             change.moved = Optional.empty();
+            change.film = false;
             change.words = Optional.empty();
             change.taken = Optional.empty();
             change.covered = Optional.empty();
@@ -220,7 +228,28 @@ public record SetDetails(
 
     /** The same with the speed of the last repetition. */
     public SetDetails with(BarSpeed measured) {
-        return with(change -> change.moved = Optional.of(measured));
+        return with(change -> {
+            change.moved = Optional.of(measured);
+            change.film = false;
+        });
+    }
+
+    /** The same with the speed of the last repetition as a clip shows it. */
+    public SetDetails filmed(BarSpeed measured) {
+        return with(change -> {
+            change.moved = Optional.of(measured);
+            change.film = true;
+        });
+    }
+
+    /** The same with which repetitions the lifter found clean; empty where that is not known. */
+    public SetDetails found(Optional<RepsSeen> clean) {
+        return with(change -> change.looked = clean);
+    }
+
+    /** The same with how a video of it was judged beside the rating. */
+    public SetDetails judged(Optional<Video> byItsSlowestPart) {
+        return with(change -> change.shown = byItsSlowestPart);
     }
 
     /** The same with what the speed of its last repetition rates. */
@@ -268,6 +297,9 @@ public record SetDetails(
         private int help = helped;
         private Optional<MissedBy> why = missedBy;
         private Optional<BarSpeed> moved = speed;
+        private boolean film = filmed;
+        private Optional<Video> shown = video;
+        private Optional<RepsSeen> looked = reps;
         private Optional<Set<Worn>> kit = worn;
         private CoachSeen seen = coach;
         private Optional<String> words = note;
@@ -279,7 +311,8 @@ public record SetDetails(
 
         SetDetails made() {
             return new SetDetails(
-                    help, why, moved, kit, video, partner, seen, words, taken, covered, how, setUp, reps, by, rated);
+                    help, why, moved, kit, shown, partner, seen, words, taken, covered, how, setUp, looked, by, film,
+                    rated);
         }
     }
 }

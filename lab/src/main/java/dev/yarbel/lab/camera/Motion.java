@@ -17,6 +17,8 @@ public record Motion(double range, double lowering, List<Double> lifting, double
     /** Held still before, between and after repetitions, in seconds. */
     static final double HELD = 0.8;
 
+    private static final double LOOK = 0.001;
+
     public Motion {
         lifting = List.copyOf(lifting);
         if (!(range > 0 && lowering > 0 && sticking >= 0 && sticking < 1)
@@ -29,6 +31,30 @@ public record Motion(double range, double lowering, List<Double> lifting, double
     /** The mean speed of the way up of each repetition, in metres a second. */
     public List<Double> speeds() {
         return lifting.stream().map(seconds -> range / seconds).toList();
+    }
+
+    /**
+     * The mean speed of each way up while the bar is faster than a threshold, as devices measure it, in metres a second; found by looking a
+     * thousand times a second.
+     */
+    public List<Double> speedsFasterThan(double metres) {
+        List<Double> speeds = new ArrayList<>();
+        double from = HELD;
+        for (double up : lifting) {
+            from += lowering;
+            double way = 0;
+            double time = 0;
+            for (double second = from; second < from + up; second += LOOK) {
+                double step = at(second + LOOK) - at(second);
+                if (step > metres * LOOK) {
+                    way += step;
+                    time += LOOK;
+                }
+            }
+            speeds.add(way / time);
+            from += up + HELD;
+        }
+        return speeds;
     }
 
     /** In seconds. */
