@@ -562,7 +562,10 @@ function showHeld(refused) {
     return line;
   }));
 }
-queue.changed = overlay;
+queue.changed = () => {
+  document.dispatchEvent(new Event("yarbel:queue"));
+  return overlay();
+};
 
 // A set that was not taken, once more in hand with what was typed and what is wrong with it.
 function reopen(item) {

@@ -68,6 +68,11 @@ class WebServer {
     /** Where clips of a lifter's sets come in. */
     private static final Pattern CLIPS = Pattern.compile("/lifters/\\d{1,18}/clips");
 
+    /** Where they come in part by part, each of up to a mebibyte. */
+    private static final Pattern PARTS = Pattern.compile("/lifters/\\d{1,18}/clips/parts/[0-9a-fA-F-]{36}");
+
+    private static final long MOST_OF_A_PART = 1024 * 1024;
+
     /** A file of years on a poor line. */
     private static final Duration WHOLE_FILE = Duration.ofMinutes(5);
 
@@ -141,6 +146,11 @@ class WebServer {
                 && (BRINGS.contains(Request.getPathInContext(request))
                         || CLIPS.matcher(Request.getPathInContext(request)).matches())
                 && isOfType(request, MimeTypes.Type.MULTIPART_FORM_DATA);
+    }
+
+    private static boolean isPart(Request request) {
+        return request.getMethod().equals("PATCH")
+                && PARTS.matcher(Request.getPathInContext(request)).matches();
     }
 
     private static boolean isOfAProgram(Request request) {
@@ -228,7 +238,11 @@ class WebServer {
         private static long mostOf(Request request) {
             return brings(request)
                     ? MOST_OF_A_FILE
-                    : isOfType(request, MimeTypes.Type.FORM_ENCODED) || isOfAProgram(request) ? MOST_OF_A_FORM : MOST;
+                    : isPart(request)
+                            ? MOST_OF_A_PART
+                            : isOfType(request, MimeTypes.Type.FORM_ENCODED) || isOfAProgram(request)
+                                    ? MOST_OF_A_FORM
+                                    : MOST;
         }
     }
 

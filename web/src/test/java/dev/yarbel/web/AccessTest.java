@@ -98,6 +98,11 @@ class AccessTest {
             entry("GET /lifters/{id}/clips/of", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/clips", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/clips/{clip}/film", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/clips/{clip}", May.LIFTER_AND_COACH),
+            entry("GET /lifters/{id}/clips/{clip}/preview", May.LIFTER_AND_COACH),
+            entry("POST /lifters/{id}/clips/{clip}/judged", May.THEIR_COACH),
+            entry("POST /lifters/{id}/clips/{clip}/found", May.THE_LIFTER),
+            entry("POST /lifters/{id}/clips/{clip}/bar", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/clips/{clip}/remove", May.LIFTER_AND_COACH),
             entry("GET /lifters/{id}/clips/pair", May.LIFTER_AND_COACH),
             entry("POST /lifters/{id}/clips/{clip}/bar-start", May.LIFTER_AND_COACH),
@@ -114,6 +119,7 @@ class AccessTest {
             entry("POST /me/second-factor/end", May.WHOEVER_SIGNED_IN),
             entry("GET /club", May.ANY_HEAD_COACH),
             entry("POST /club/second-factor", May.ANY_HEAD_COACH),
+            entry("POST /club/clips", May.ANY_HEAD_COACH),
             entry("POST /club/coaches/{id}/remove", May.HEAD_COACH_OF_THE_CLUB),
             entry("POST /club/coaches/{id}/bring-back", May.HEAD_COACH_OF_THE_CLUB),
             entry("POST /club/invites", May.ANY_HEAD_COACH),
@@ -337,7 +343,13 @@ class AccessTest {
             "GET /sign-in/code",
             "POST /sign-in/code",
             "POST /api/sensor/pair",
-            "POST /api/sensor/readings");
+            "POST /api/sensor/readings",
+            // an upload belongs to whoever began it: ClipUploadsTest
+            "POST /lifters/{id}/clips/parts",
+            "HEAD /lifters/{id}/clips/parts/{upload}",
+            "PATCH /lifters/{id}/clips/parts/{upload}",
+            "DELETE /lifters/{id}/clips/parts/{upload}",
+            "POST /lifters/{id}/clips/parts/{upload}/keep");
 
     /** Routes whose own success takes what no one request can say; each has a test that shows it. */
     private static final Set<String> NEEDS_MORE = Set.of(
@@ -371,12 +383,18 @@ class AccessTest {
             entry("POST /lifters/{id}/clips", Map.of("session", "{filmed}")),
             entry("GET /lifters/{id}/clips/pair", Map.of("one", "{clip}", "other", "{clip}")),
             entry("POST /lifters/{id}/clips/{clip}/bar-start", Map.of("millis", "1200")),
+            entry("POST /lifters/{id}/clips/{clip}/judged", Map.of("marks", "1200 clean", "rating", "9")),
+            entry("POST /lifters/{id}/clips/{clip}/found", Map.of("marks", "1200 broken", "video", "HARDER")),
+            entry(
+                    "POST /lifters/{id}/clips/{clip}/bar",
+                    Map.of("rimX", "160", "rimY", "300", "rimWidth", "90", "pictures", "0 160 300 1")),
             entry("POST /calls/rules/{rule}", Map.of("on", "true")),
             entry("POST /lifters/{id}/plan/recovery", Map.of("lift", "squat", "own", "96")),
             entry("POST /calls/{id}/put-off", Map.of("until", "2026-03-20")),
             entry("POST /lifters/{id}/home/questions/{question}", Map.of("answer", "GRIP")),
             entry("POST /lifters/{id}/week", Map.of("words", "A good week.", "edition", "0")),
             entry("POST /club/invites", Map.of("name", "New")),
+            entry("POST /club/clips", Map.of("days", "90")),
             entry("POST /contests", Map.of("name", "Cup", "rules", "mock")),
             entry("POST /contests/{contest}", Map.of("name", "Cup", "rules", "mock")),
             entry("POST /contests/{contest}/move", Map.of("on", "2026-06-06")),

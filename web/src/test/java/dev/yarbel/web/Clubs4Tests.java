@@ -155,6 +155,7 @@ public class Clubs4Tests {
                 .single();
         UUID set = UUID.randomUUID();
         UUID file = UUID.randomUUID();
+        UUID preview = UUID.randomUUID();
         jdbc.sql("""
                         insert into logged_set (club_id, session_id, token, task, lift, load, reps, effort, logged_at, received_at)
                         values (?, ?, ?, 'A.1', 'squat', 140, 5, '8', now(), now())""").params(club.lifter.clubId(), session, set).update();
@@ -162,13 +163,14 @@ public class Clubs4Tests {
         try {
             Files.createDirectories(kept);
             Files.write(kept.resolve(file.toString()), new byte[] {1, 2, 3, 4, 5, 6, 7, 8});
+            Files.write(kept.resolve(preview.toString()), new byte[] {8, 7});
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         long clip = jdbc.sql("""
-                        insert into clip (club_id, lifter_id, set_token, file, type, bytes, added_by, added_at)
-                        values (?, ?, ?, ?, 'MP4', 8, ?, now()) returning id""")
-                .params(club.lifter.clubId(), club.lifter.id(), set, file, club.coach.accountId())
+                        insert into clip (club_id, lifter_id, set_token, file, preview, type, bytes, added_by, added_at)
+                        values (?, ?, ?, ?, ?, 'MP4', 8, ?, now()) returning id""")
+                .params(club.lifter.clubId(), club.lifter.id(), set, file, preview, club.coach.accountId())
                 .query(Long.class)
                 .single();
         return new TestClip(clip, session, set, file);

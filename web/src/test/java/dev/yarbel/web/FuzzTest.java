@@ -59,6 +59,8 @@ class FuzzTest {
     private static final Set<String> WITHOUT_A_FORM_HERE = Set.of(
             "POST /api/sensor/pair",
             "POST /api/sensor/readings",
+            "POST /lifters/{id}/clips/parts",
+            "POST /lifters/{id}/clips/parts/{upload}/keep",
             "POST /first-run",
             "POST /join/{token}",
             "POST /sign-in/code",
@@ -234,6 +236,7 @@ class FuzzTest {
                 "/exchange/whole",
                 club.url("/clips"),
                 club.url("/clips/of?task=A.1&session=" + clip.session()),
+                club.url("/clips/" + clip.clip()),
                 club.url("/clips/pair?one=" + clip.clip() + "&other=" + clip.clip()),
                 "/exchange/whole/" + clubs.whole(club, "OPEN"),
                 "/exchange/whole/" + clubs.whole(club, "TAKEN"),
@@ -246,6 +249,7 @@ class FuzzTest {
             collect(coach, page, forms);
         }
         collect(club.asLifter(), club.url("/floor?day=0&week=1"), forms);
+        collect(club.asLifter(), club.url("/clips/" + clip.clip()), forms);
         collect(club.asLifter(), club.url("/home"), forms);
         collect(club.asLifter(), club.url("/profile"), forms);
         collect(club.asLifter(), club.url("/practice"), forms);

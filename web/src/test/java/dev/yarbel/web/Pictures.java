@@ -2,6 +2,7 @@ package dev.yarbel.web;
 
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Takes the pictures in docs/screenshots from the invented club; run by {@code ./yarbel pictures}, not by the tests. */
@@ -42,8 +43,18 @@ class Pictures {
             browser.open("/lifters/1/plan/new");
             browser.waitForText("#drawn", "not kept yet");
             browser.picture(FOLDER.resolve("schools.png"));
-            browser.open("/lifters/4/plan/print").picture(FOLDER.resolve("paper.png"));
             browser.open("/lifters/1/book").picture(FOLDER.resolve("book.png"));
+            browser.open("/lifters/1/clips/pair?one=1&other=2");
+            browser.waitFor(d -> browser.all("[data-instep][data-ready]").isEmpty() ? null : true);
+            for (int tens = 0; tens < 5; tens++) {
+                browser.hold(Keys.SHIFT, Keys.ARROW_RIGHT);
+            }
+            browser.waitFor(d -> (Boolean)
+                            browser.script(
+                                    "return [...document.querySelectorAll('video')].every((v) => !v.seeking && v.currentTime > 1)")
+                    ? true
+                    : null);
+            browser.picture(FOLDER.resolve("clips.png"));
             browser.open("/kit/1?load=101").click("#try button");
             browser.waitForText("#try", "cannot be made here");
             browser.scrollTo(".topbar");

@@ -101,6 +101,25 @@ class WebServerTest {
         }
     }
 
+    @Test
+    void aPartOfAClipMayBeLargerThanOtherBodiesAndNoLarger() throws Exception {
+        String part = "/lifters/1/clips/parts/" + java.util.UUID.randomUUID();
+        String type = "application/offset+octet-stream";
+        String much = "x".repeat(300_000);
+        try (Socket line = open(head(part, type, much.length()).replace("POST ", "PATCH ") + much)) {
+            line.setSoTimeout(10_000);
+            assertThat(first(line)).as("refused for want of its token").startsWith("HTTP/1.1 403");
+        }
+        try (Socket line = open(head(part, type, 2L * 1024 * 1024).replace("POST ", "PATCH "))) {
+            line.setSoTimeout(5000);
+            assertThat(first(line)).startsWith("HTTP/1.1 413");
+        }
+        try (Socket line = open(head(part, type, WebServer.MOST + 1))) {
+            line.setSoTimeout(5000);
+            assertThat(first(line)).startsWith("HTTP/1.1 413");
+        }
+    }
+
     private static final String FILE = "multipart/form-data; boundary=b";
 
     @Test

@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.util.Optional;
 
 @Entity
 class Club {
@@ -19,6 +20,8 @@ class Club {
 
     @Enumerated(EnumType.STRING)
     private SecondFactor secondFactor = SecondFactor.NOBODY;
+
+    private Integer clipDays = 365;
 
     /** Who has to have a second factor. */
     enum SecondFactor {
@@ -52,6 +55,14 @@ class Club {
 
     void require(SecondFactor of) {
         secondFactor = of;
+    }
+
+    Optional<Integer> clipDays() {
+        return Optional.ofNullable(clipDays);
+    }
+
+    void keepClips(Optional<Integer> days) {
+        clipDays = days.orElse(null);
     }
 
     String zone() {

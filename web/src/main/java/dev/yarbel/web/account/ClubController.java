@@ -28,6 +28,9 @@ class ClubController {
 
     private static final int LONGEST_NAME = 80;
 
+    /** For how many days clips may be kept; 0 as long as nobody deletes them. */
+    private static final List<Integer> CLIP_DAYS = List.of(30, 90, 180, 365, 730, 0);
+
     private final Accounts accounts;
     private final Clubs clubs;
     private final Invites invites;
@@ -48,6 +51,8 @@ class ClubController {
         model.addAttribute("coaches", accounts.everyCoach(person.clubId()));
         model.addAttribute("secondFactor", clubs.secondFactor(person.clubId()));
         model.addAttribute("secondFactors", Club.SecondFactor.values());
+        model.addAttribute("clipDays", clubs.clipDays(person.clubId()).orElse(0));
+        model.addAttribute("clipChoices", CLIP_DAYS);
         return "account/club";
     }
 
@@ -130,6 +135,29 @@ class ClubController {
                     Optional.empty(),
                     before.name(),
                     after.name());
+        }
+        return "redirect:/club";
+    }
+
+    /** Says how long clips are kept; older ones are deleted within the hour. */
+    @PostMapping("/clips")
+    @Transactional
+    String clips(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "-1") String days) {
+        int before = clubs.clipDays(person.clubId()).orElse(0);
+        int after = CLIP_DAYS.stream()
+                .filter(choice -> choice.toString().equals(days))
+                .findFirst()
+                .orElseThrow(NotFoundException::new);
+        if (before != after) {
+            clubs.keepClips(person.clubId(), Optional.of(after).filter(some -> some > 0));
+            changes.write(
+                    person,
+                    Optional.empty(),
+                    ChangeKind.ROSTER,
+                    List.of("clip-days"),
+                    Optional.empty(),
+                    String.valueOf(before),
+                    String.valueOf(after));
         }
         return "redirect:/club";
     }

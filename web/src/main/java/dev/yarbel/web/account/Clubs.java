@@ -1,6 +1,7 @@
 package dev.yarbel.web.account;
 
 import java.time.ZoneId;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,5 +35,15 @@ public class Clubs {
     @Transactional
     void require(long clubId, Club.SecondFactor of) {
         clubs.findById(clubId).orElseThrow().require(of);
+    }
+
+    /** For how many days clips of sets are kept; empty where as long as nobody deletes them. */
+    Optional<Integer> clipDays(long clubId) {
+        return clubs.findById(clubId).orElseThrow().clipDays();
+    }
+
+    @Transactional
+    void keepClips(long clubId, Optional<Integer> days) {
+        clubs.findById(clubId).orElseThrow().keepClips(days);
     }
 }

@@ -94,7 +94,18 @@ class SecurityConfiguration {
     @Bean
     @Order(1)
     SecurityFilterChain files(HttpSecurity http) throws Exception {
-        return http.securityMatcher(StaticFiles.PATHS)
+        return files(http, ContentPolicy.TEXT, StaticFiles.PATHS);
+    }
+
+    /** The worker that follows a bar through a film: it runs a library that makes code of its own, and reaches neither pages nor the server. */
+    @Bean
+    @Order(0)
+    SecurityFilterChain barWorker(HttpSecurity http) throws Exception {
+        return files(http, ContentPolicy.WORKER, "/js/bar-worker.js");
+    }
+
+    private static SecurityFilterChain files(HttpSecurity http, String policy, String... paths) throws Exception {
+        return http.securityMatcher(paths)
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 // nothing is taken here, and a token to compare would make a session of the server's own
                 .csrf(csrf -> csrf.disable())
@@ -102,7 +113,7 @@ class SecurityConfiguration {
                 .requestCache(cache -> cache.disable())
                 .securityContext(context -> context.disable())
                 .headers(headers -> headers.cacheControl(cache -> cache.disable())
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(ContentPolicy.TEXT)))
+                        .contentSecurityPolicy(allowed -> allowed.policyDirectives(policy)))
                 .build();
     }
 
@@ -183,6 +194,7 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 "/lifters/*/floor/review/**",
                                 "/lifters/*/floor/side/**",
+                                "/lifters/*/clips/*/judged",
                                 "/lifters/*/book/maxes",
                                 "/lifters/*/readiness")
                         .hasRole("COACH")
@@ -198,7 +210,7 @@ class SecurityConfiguration {
                                 "/lifters/*/profile/health/clear",
                                 "/lifters/*/gyms/**")
                         .hasRole("COACH")
-                        .requestMatchers(HttpMethod.POST, "/lifters/*/practice")
+                        .requestMatchers(HttpMethod.POST, "/lifters/*/practice", "/lifters/*/clips/*/found")
                         .hasRole("LIFTER")
                         .anyRequest()
                         .hasAnyRole("COACH", "LIFTER"))

@@ -13,6 +13,7 @@ import static dev.yarbel.web.kept.Field.texts;
 import static dev.yarbel.web.kept.Field.told;
 import static dev.yarbel.web.kept.Field.whole;
 import static dev.yarbel.web.kept.Field.within;
+import static dev.yarbel.web.kept.Field.yes;
 
 import dev.yarbel.core.adjust.AskLifter.Asking;
 import dev.yarbel.core.effort.Effort;
@@ -169,6 +170,7 @@ class BookParts implements LifterParts {
             whole("helped"),
             text("missedBy"),
             whole("speed"),
+            yes("speedFilmed", "speed_filmed"),
             texts("worn", "worn").of(Worn.class),
             text("video"),
             text("partner"),

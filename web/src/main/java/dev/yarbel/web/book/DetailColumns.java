@@ -36,6 +36,7 @@ class DetailColumns {
     private SetDetails.MissedBy missedBy;
 
     private Integer speed;
+    private boolean speedFilmed;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> worn;
@@ -75,6 +76,7 @@ class DetailColumns {
         helped = details.helped();
         missedBy = details.missedBy().orElse(null);
         speed = details.speed().map(BarSpeed::millimetres).orElse(null);
+        speedFilmed = details.filmed();
         worn = details.worn().map(kit -> kit.stream().map(Worn::name).toList()).orElse(null);
         video = details.video().orElse(null);
         partner = details.partner().map(Rpe::toString).orElse(null);
@@ -103,6 +105,7 @@ class DetailColumns {
         columns.missedBy = choice(SetDetails.MissedBy.class, row.getString("missed_by"));
         int speed = row.getInt("speed");
         columns.speed = row.wasNull() ? null : speed;
+        columns.speedFilmed = row.getBoolean("speed_filmed");
         Array worn = row.getArray("worn");
         columns.worn = worn == null ? null : List.of((String[]) worn.getArray());
         columns.video = choice(SetDetails.Video.class, row.getString("video"));
@@ -132,7 +135,7 @@ class DetailColumns {
         if (isPlain()) {
             return SetDetails.NONE;
         }
-        return new SetDetails(
+        SetDetails said = new SetDetails(
                 helped,
                 Optional.ofNullable(missedBy),
                 Optional.ofNullable(speed).map(BarSpeed::new),
@@ -153,6 +156,7 @@ class DetailColumns {
                 figures(),
                 Optional.ofNullable(repsSeen).map(RepsSeen::parse),
                 Optional.ofNullable(proof));
+        return speedFilmed ? said.filmed(said.speed().orElseThrow()) : said;
     }
 
     private Map<SetUpMeasure, String> figures() {

@@ -35,7 +35,7 @@ class LogReader {
     static final String SET = """
             l.task, l.lift, l.load, l.reps, l.effort, l.logged_at, l.helped, l.missed_by, l.speed, l.worn, l.video, l.partner,
               l.coach_rating, l.coach_form, l.coach_link, l.coach_note, l.note, l.seconds, l.distance, l.done_as,
-              l.set_up, l.reps_seen, l.coach_reps_seen, l.proof\s""";
+              l.set_up, l.reps_seen, l.coach_reps_seen, l.proof, l.speed_filmed\s""";
 
     private static final String ROWS = """
             select s.id, l.id as set_id, s.held_on, s.plan_day, s.plan_week, s.finished_at, s.pain, s.planned,

@@ -2,6 +2,7 @@ package dev.yarbel.web.book;
 
 import dev.yarbel.core.record.CoachSeen;
 import dev.yarbel.core.record.LiftedSet;
+import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.Amendment;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.TaskKey;
@@ -259,13 +260,24 @@ public class Sessions {
 
     /** Keeps what a coach who watched says of a set. */
     public void see(LifterCard lifter, PlannedDay day, TaskKey task, CoachSeen seen) {
-        LoggedSet set = sets.findByClubIdAndSessionIdAndTask(
-                        lifter.clubId(), begun(lifter, day).id(), task.toString())
+        witness(lifter, begun(lifter, day), task, details -> details.seenBy(seen));
+    }
+
+    /** Keeps what a clip of a set shows: nothing that was lifted changes, only what is known of it. */
+    public void witness(LifterCard lifter, long number, TaskKey task, UnaryOperator<SetDetails> shown) {
+        TrainingSession session =
+                sessions.findByClubIdAndId(lifter.clubId(), number).orElseThrow(NotFoundException::new);
+        witness(lifter, session, task, shown);
+    }
+
+    private void witness(LifterCard lifter, TrainingSession session, TaskKey task, UnaryOperator<SetDetails> shown) {
+        LoggedSet set = sets.findByClubIdAndSessionIdAndTask(lifter.clubId(), session.id(), task.toString())
                 .orElseThrow(NotFoundException::new);
         LiftedSet lifted = set.done().set();
-        set.set(lifted.with(lifted.details().seenBy(seen)));
+        SetDetails details = shown.apply(lifted.details());
+        set.set(lifted.with(details));
         moved.tell(lifter.clubId(), lifter.id());
-        if (seen.link().isPresent() && begun(lifter, day).finishedAt() != null) {
+        if (details.coach().link().isPresent() && session.finishedAt() != null) {
             // what a coach saw may be what somebody waits for
             events.publishEvent(new SessionFinished(lifter.clubId(), lifter.id(), set.sessionId()));
         }

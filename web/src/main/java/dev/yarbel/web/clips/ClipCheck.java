@@ -41,10 +41,18 @@ class ClipCheck {
                 ClipType.of(media(file)).orElseThrow(() -> new UnreadableException("clips.error.none").in("file"));
         CheckedClip clean = ffmpeg.isThere() ? byProgram(file, type) : byBoxes(file, type);
         if (clean.length().filter(length -> length.compareTo(LONGEST) > 0).isPresent()) {
-            Files.deleteIfExists(clean.file());
+            forget(clean);
             throw new UnreadableException("clips.error.long", LONGEST.toSeconds()).in("file");
         }
         return clean;
+    }
+
+    /** Does away with what lies beside a file that was looked at. */
+    static void forget(CheckedClip clip) throws IOException {
+        Files.deleteIfExists(clip.file());
+        if (clip.preview().isPresent()) {
+            Files.deleteIfExists(clip.preview().get());
+        }
     }
 
     private String media(Path file) throws IOException {
@@ -63,7 +71,14 @@ class ClipCheck {
         }
         Files.delete(file);
         ClipType written = type == ClipType.WEBM ? type : ClipType.MP4;
-        return new CheckedClip(clean, written, Files.size(clean), ffmpeg.length(clean, written));
+        Path preview = file.resolveSibling(file.getFileName() + ".preview");
+        boolean seen = ffmpeg.preview(clean, written, preview);
+        return new CheckedClip(
+                clean,
+                written,
+                Files.size(clean),
+                ffmpeg.length(clean, written),
+                seen ? Optional.of(preview) : Optional.empty());
     }
 
     private static CheckedClip byBoxes(Path file, ClipType type) throws IOException {
@@ -83,6 +98,6 @@ class ClipCheck {
             throw new UnreadableException("clips.error.more").in("file");
         }
         Optional<Duration> length = facts.length();
-        return new CheckedClip(file, type, Files.size(file), length);
+        return new CheckedClip(file, type, Files.size(file), length, Optional.empty());
     }
 }

@@ -1,5 +1,6 @@
 package dev.yarbel.web.clips;
 
+import dev.yarbel.core.clip.RepMarks;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -31,12 +32,22 @@ class ClipEntity {
     private long bytes;
     private Integer millis;
     private int startsAtMillis;
+    private String marks = "";
+    private UUID preview;
     private long addedBy;
     private Instant addedAt;
 
     protected ClipEntity() {}
 
-    ClipEntity(long clubId, long lifterId, UUID setToken, UUID file, CheckedClip clip, long addedBy, Instant addedAt) {
+    ClipEntity(
+            long clubId,
+            long lifterId,
+            UUID setToken,
+            UUID file,
+            CheckedClip clip,
+            Optional<UUID> preview,
+            long addedBy,
+            Instant addedAt) {
         this.clubId = clubId;
         this.lifterId = lifterId;
         this.setToken = setToken;
@@ -44,6 +55,7 @@ class ClipEntity {
         this.type = clip.type();
         this.bytes = clip.bytes();
         this.millis = clip.length().map(length -> (int) length.toMillis()).orElse(null);
+        this.preview = preview.orElse(null);
         this.addedBy = addedBy;
         this.addedAt = addedAt;
     }
@@ -79,6 +91,23 @@ class ClipEntity {
 
     void startsAt(Duration moment) {
         startsAtMillis = (int) moment.toMillis();
+    }
+
+    /** What somebody marked in it. */
+    public RepMarks marks() {
+        return RepMarks.parse(marks);
+    }
+
+    void mark(RepMarks marked) {
+        marks = marked.toString();
+    }
+
+    Optional<UUID> preview() {
+        return Optional.ofNullable(preview);
+    }
+
+    public boolean hasPreview() {
+        return preview != null;
     }
 
     long addedBy() {

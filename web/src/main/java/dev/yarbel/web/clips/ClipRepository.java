@@ -18,6 +18,8 @@ interface ClipRepository extends Repository<ClipEntity, Long> {
 
     List<ClipEntity> findByClubIdAndLifterIdAndSetTokenIn(long clubId, long lifterId, Collection<UUID> tokens);
 
+    boolean existsByClubIdAndLifterIdAndFile(long clubId, long lifterId, UUID file);
+
     ClipEntity save(ClipEntity clip);
 
     void delete(ClipEntity clip);

@@ -42,7 +42,8 @@ class ClipSweep {
         try {
             // by the disk's own clock, which is what its files go by
             List<UUID> lying = store.before(Instant.now().minus(YOUNG));
-            Set<UUID> kept = new HashSet<>(jdbc.queryForList("select file from clip", UUID.class));
+            Set<UUID> kept = new HashSet<>(jdbc.queryForList(
+                    "select file from clip union all select preview from clip where preview is not null", UUID.class));
             for (UUID file : lying) {
                 if (!kept.contains(file)) {
                     store.delete(file);

@@ -104,11 +104,19 @@ public class Clips {
      * @throws UnreadableException when it is no clip, or the set has as many as it may
      */
     public NamedSet add(Person person, LifterCard lifter, UUID token, InputStreamSource content) {
+        return add(person, lifter, token, UUID.randomUUID(), content);
+    }
+
+    /** Keeps it under a name: of one that is kept already nothing is kept again. */
+    NamedSet add(Person person, LifterCard lifter, UUID token, UUID name, InputStreamSource content) {
         NamedSet set = sets.named(lifter, List.of(token)).stream().findFirst().orElseThrow(NotFoundException::new);
+        if (isKept(lifter, name)) {
+            return set;
+        }
         try (InputStream bytes = content.getInputStream()) {
             Path file = store.receive(bytes);
             try {
-                keep(person, lifter, token, check.check(file));
+                keep(person, lifter, token, name, check.check(file));
                 return set;
             } finally {
                 Files.deleteIfExists(file);
@@ -122,23 +130,41 @@ public class Clips {
         }
     }
 
-    private void keep(Person person, LifterCard lifter, UUID token, CheckedClip clip) throws IOException {
-        UUID name = UUID.randomUUID();
-        store.put(name, clip.file());
+    /** Whether a clip of the lifter lies in the store under a name. */
+    boolean isKept(LifterCard lifter, UUID name) {
+        return clips.existsByClubIdAndLifterIdAndFile(lifter.clubId(), lifter.id(), name);
+    }
+
+    private void keep(Person person, LifterCard lifter, UUID token, UUID name, CheckedClip clip) throws IOException {
+        Optional<UUID> preview = clip.preview().map(there -> UUID.randomUUID());
         try {
-            transactions.executeWithoutResult(status -> keep(person, lifter, token, name, clip));
-        } catch (RuntimeException notKept) {
+            store.put(name, clip.file());
+            if (preview.isPresent()) {
+                store.put(preview.get(), clip.preview().get());
+            }
+            transactions.executeWithoutResult(status -> keep(person, lifter, token, name, clip, preview));
+        } catch (IOException | RuntimeException notKept) {
+            if (preview.isPresent()) {
+                store.delete(preview.get());
+            }
+            if (isKept(lifter, name)) {
+                // somebody was sent it twice at once: the other one keeps it
+                return;
+            }
             store.delete(name);
             throw notKept;
+        } finally {
+            ClipCheck.forget(clip);
         }
     }
 
-    private void keep(Person person, LifterCard lifter, UUID token, UUID name, CheckedClip clip) {
+    private void keep(
+            Person person, LifterCard lifter, UUID token, UUID name, CheckedClip clip, Optional<UUID> preview) {
         if (clips.countByClubIdAndLifterIdAndSetToken(lifter.clubId(), lifter.id(), token) >= MOST_OF_A_SET) {
             throw new UnreadableException("clips.error.many", MOST_OF_A_SET).in("file");
         }
-        clips.save(
-                new ClipEntity(lifter.clubId(), lifter.id(), token, name, clip, person.accountId(), clock.instant()));
+        clips.save(new ClipEntity(
+                lifter.clubId(), lifter.id(), token, name, clip, preview, person.accountId(), clock.instant()));
     }
 
     /** What is seen of a clip. */
@@ -146,7 +172,17 @@ public class Clips {
 
     Seen see(LifterCard lifter, long id) {
         ClipEntity clip = clip(lifter, id);
-        Resource file = store.open(clip.file());
+        return see(clip, clip.file());
+    }
+
+    /** A small picture of a clip. */
+    Seen preview(LifterCard lifter, long id) {
+        ClipEntity clip = clip(lifter, id);
+        return see(clip, clip.preview().orElseThrow(NotFoundException::new));
+    }
+
+    private Seen see(ClipEntity clip, UUID name) {
+        Resource file = store.open(name);
         if (!file.exists()) {
             throw new NotFoundException();
         }
@@ -170,7 +206,7 @@ public class Clips {
         transactions.executeWithoutResult(status -> clip(lifter, id).startsAt(moment));
     }
 
-    private ClipEntity clip(LifterCard lifter, long id) {
+    ClipEntity clip(LifterCard lifter, long id) {
         return clips.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), id)
                 .orElseThrow(NotFoundException::new);
     }
@@ -190,6 +226,9 @@ public class Clips {
     private void forget(ClipEntity clip) {
         try {
             store.delete(clip.file());
+            if (clip.preview().isPresent()) {
+                store.delete(clip.preview().get());
+            }
         } catch (IOException stays) {
             LOG.warn("A clip that was deleted still lies in the store; it is done away with later.", stays);
         }

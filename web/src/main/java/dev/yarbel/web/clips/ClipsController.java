@@ -21,6 +21,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -66,6 +67,7 @@ class ClipsController {
                 .addObject("set", set)
                 .addObject("like", like)
                 .addObject("most", Clips.MOST_OF_A_SET)
+                .addObject("clipsSent", true)
                 .addObject("state", state);
     }
 
@@ -117,14 +119,22 @@ class ClipsController {
     @GetMapping("/{clip}/film")
     ResponseEntity<Resource> film(LifterCard lifter, @PathVariable long clip) {
         Clips.Seen seen = clips.see(lifter, clip);
+        return file(seen, seen.clip().type().media(), seen.clip().type().ending());
+    }
+
+    @GetMapping("/{clip}/preview")
+    ResponseEntity<Resource> preview(LifterCard lifter, @PathVariable long clip) {
+        return file(clips.preview(lifter, clip), MediaType.IMAGE_JPEG, "jpg");
+    }
+
+    private static ResponseEntity<Resource> file(Clips.Seen seen, MediaType type, String ending) {
         return ResponseEntity.ok()
-                .contentType(seen.clip().type().media())
+                .contentType(type)
                 .cacheControl(SHORTLY)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.inline()
-                                .filename("clip-" + clip + "."
-                                        + seen.clip().type().ending())
+                                .filename("clip-" + seen.clip().id() + "." + ending)
                                 .build()
                                 .toString())
                 .body(seen.file());

@@ -61,6 +61,18 @@ class Ffmpeg {
         return run(command).isPresent() && Files.size(to) > 0;
     }
 
+    /** Makes a small picture of what is seen in the middle of the first second; whether that went. */
+    boolean preview(Path from, ClipType type, Path to) throws IOException {
+        List<String> command = new ArrayList<>(opening(from, type));
+        command.addAll(List.of("-an", "-frames:v", "1", "-vf", "thumbnail=15,scale=240:-2", "-map_metadata", "-1"));
+        command.addAll(List.of("-c:v", "mjpeg", "-q:v", "5", "-f", "image2", "-update", "1", "file:" + to));
+        boolean made = run(command).isPresent() && Files.exists(to) && Files.size(to) > 0;
+        if (!made) {
+            Files.deleteIfExists(to);
+        }
+        return made;
+    }
+
     private List<String> opening(Path from, ClipType type) {
         return List.of(
                 program,

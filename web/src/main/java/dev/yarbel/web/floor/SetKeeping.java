@@ -1,6 +1,7 @@
 package dev.yarbel.web.floor;
 
 import dev.yarbel.core.measure.BarSpeed;
+import dev.yarbel.core.record.SetDetails;
 import dev.yarbel.core.session.DoneSet;
 import dev.yarbel.core.session.SessionPlan.Task;
 import dev.yarbel.web.book.Sessions;
@@ -54,6 +55,7 @@ class SetKeeping {
                         floor.plan().resolver().numbers(asked.lift()),
                         lifter.unit())
                 .read(before.map(set -> set.set().details().coach()));
+        done = stillFilmed(before, done);
         if (sent.isCorrection()) {
             sessions.correct(person, lifter, floor.key(), done);
             return;
@@ -70,6 +72,17 @@ class SetKeeping {
         if (sent.guess() != null) {
             events.publishEvent(new SetGuessed(lifter.clubId(), lifter.id(), token, done.set(), sent.guess()));
         }
+    }
+
+    /** A speed that was found in a clip and stands as it stood was found there still. */
+    private static DoneSet stillFilmed(Optional<DoneSet> before, DoneSet done) {
+        return before.map(set -> set.set().details())
+                .filter(details -> details.filmed()
+                        && details.speed().equals(done.set().details().speed()))
+                .flatMap(SetDetails::speed)
+                .map(speed -> new DoneSet(
+                        done.task(), done.set().with(done.set().details().filmed(speed))))
+                .orElse(done);
     }
 
     /** With the speed of its last repetition, where a sensor measured it and nobody typed another. */

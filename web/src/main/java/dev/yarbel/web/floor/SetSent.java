@@ -250,7 +250,9 @@ record SetSent(
         if (details.helped() > 0) {
             notes.add(words.say("set.helped", String.valueOf(details.helped())));
         }
-        details.speed().ifPresent(speed -> notes.add(words.say("set.speed", speed.toString())));
+        details.speed()
+                .ifPresent(speed ->
+                        notes.add(words.say(details.filmed() ? "set.speed.filmed" : "set.speed", speed.toString())));
         details.time().ifPresent(time -> notes.add(words.say("seconds", words.figure(seconds(time)))));
         details.video().ifPresent(video -> notes.add(words.say("video." + video)));
         details.partner().ifPresent(rating -> notes.add(words.say("set.partner", rating.toString())));

@@ -32,6 +32,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -145,6 +146,14 @@ class ClipsTest {
         assertThat(part.getStatus()).isEqualTo(206);
         assertThat(part.getContentAsString(StandardCharsets.ISO_8859_1)).isEqualTo("ftyp");
         assertThat(part.getContentType()).isEqualTo("video/mp4");
+        MockHttpServletResponse small = mvc.perform(
+                        get(film.replace("/film", "/preview")).with(club.asCoach()))
+                .andReturn()
+                .getResponse();
+        assertThat(small.getContentType()).isEqualTo("image/jpeg");
+        assertThat(ImageIO.read(new ByteArrayInputStream(small.getContentAsByteArray()))
+                        .getWidth())
+                .isEqualTo(240);
         assertThat(part.getHeader("Cache-Control")).contains("private");
         assertThat(part.getHeader("X-Content-Type-Options")).isEqualTo("nosniff");
         assertThat(jdbc.sql("select millis from clip where club_id = ? order by id desc limit 1")
@@ -268,6 +277,11 @@ class ClipsTest {
     @Test
     void whatIsDeletedIsGoneFromTheStoreAndTwiceIsOnce() throws Exception {
         String remove = club.url("/clips/" + clip.clip() + "/remove");
+        UUID preview = jdbc.sql("select preview from clip where id = ?")
+                .param(clip.clip())
+                .query(UUID.class)
+                .single();
+        assertThat(store.open(preview).exists()).isTrue();
         for (int press = 0; press < 2; press++) {
             assertThat(mvc.perform(post(remove).with(club.asLifter()).with(csrf()))
                             .andReturn()
@@ -276,6 +290,7 @@ class ClipsTest {
                     .isEqualTo(302);
         }
         assertThat(store.open(clip.file()).exists()).isFalse();
+        assertThat(store.open(preview).exists()).isFalse();
         assertThat(seen(club.asCoach(), club.url("/clips/" + clip.clip() + "/film"), "bytes=0-1")
                         .getStatus())
                 .isEqualTo(404);
@@ -298,6 +313,36 @@ class ClipsTest {
         added(younger, 3000);
         sweep.sweep();
         assertThat(files()).as("a club may keep them").hasSize(1);
+    }
+
+    @Test
+    void theHeadCoachSaysHowLongTheyAreKept() throws Exception {
+        added(clip, 100);
+        sweep.sweep();
+        assertThat(files()).as("a year unless somebody says otherwise").hasSize(1);
+        for (String days : List.of("-5", "7", "x", "")) {
+            assertThat(mvc.perform(post("/club/clips")
+                                    .param("days", days)
+                                    .with(club.asHeadCoach())
+                                    .with(csrf()))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus())
+                    .as(days)
+                    .isEqualTo(404);
+        }
+        mvc.perform(
+                post("/club/clips").param("days", "90").with(club.asHeadCoach()).with(csrf()));
+
+        assertThat(Jsoup.parse(mvc.perform(get("/club").with(club.asHeadCoach()))
+                                .andReturn()
+                                .getResponse()
+                                .getContentAsString())
+                        .select("select[name=days] option[selected]")
+                        .text())
+                .isEqualTo("90 days");
+        sweep.sweep();
+        assertThat(files()).isEmpty();
     }
 
     private void added(TestClip of, int daysAgo) {

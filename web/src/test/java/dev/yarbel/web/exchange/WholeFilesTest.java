@@ -490,6 +490,7 @@ class WholeFilesTest {
                 "calendar_address",
                 // files, which go with the archive
                 "clip",
+                "clip_track",
                 "club",
                 "import_file",
                 "import_part",

@@ -69,6 +69,7 @@ final class Copy implements AutoCloseable {
                         "--server.port=0",
                         "--yarbel.demo=" + demo,
                         "--yarbel.event-retry=PT3S",
+                        "--yarbel.clips=" + Path.of("target", "clips-of-copies"),
                         "--yarbel.ready-file=" + ready)
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());

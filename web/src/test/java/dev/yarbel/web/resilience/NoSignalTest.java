@@ -4,6 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import dev.yarbel.web.Browser;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Map;
@@ -11,6 +16,8 @@ import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.core.io.ClassPathResource;
 
 /**
  * A session on a phone whose line is cut in the middle, whose tab is killed, and whose server and database go away and come
@@ -20,6 +27,9 @@ class NoSignalTest {
 
     private static final String WAITING = "#waiting";
     private static final String DONE = ".now button.wide[value=easy]";
+
+    @TempDir
+    private Path folder;
 
     private OwnDatabase database;
     private Browser phone;
@@ -128,6 +138,79 @@ class NoSignalTest {
                     .as("with their own times")
                     .isEqualTo(2);
             phone.waitForText(".now .nowload", "140 kg");
+        }
+    }
+
+    /** A film of more than a mebibyte: what is added after its end is nothing that is seen. */
+    private Path film() throws IOException {
+        byte[] film = new ClassPathResource("demo/clips/squat.mp4").getContentAsByteArray();
+        int more = 1_500_000;
+        return Files.write(
+                folder.resolve("squat.mp4"),
+                ByteBuffer.allocate(film.length + more)
+                        .put(film)
+                        .putInt(more)
+                        .put("free".getBytes(StandardCharsets.ISO_8859_1))
+                        .array());
+    }
+
+    private String clipsOf(String task) throws SQLException {
+        return database.text("select coalesce(string_agg(c.file::text, ' '), '') from clip c"
+                + " join logged_set l on l.token = c.set_token join training_session s on s.id = l.session_id"
+                + " where s.lifter_id = 1 and s.plan_week = 2 and l.task = '" + task + "'");
+    }
+
+    /** Where the clip that waits goes on. */
+    private String uploadOnThePhone() {
+        return (String) phone.script("""
+                const request = indexedDB.open('yarbel-clips', 1);
+                const store = await new Promise((resolve) => { request.onsuccess = () => resolve(request.result); });
+                const all = store.transaction('clips').objectStore('clips').getAll();
+                await new Promise((resolve) => { all.onsuccess = resolve; });
+                store.close();
+                return all.result.map((clip) => clip.url || '').join(' ');""");
+    }
+
+    @Test
+    void aClipChosenWithoutALineGoesUpPartByPartBehindItsSetAndIsKeptOnce() throws Exception {
+        Copy first = Copies.alone();
+        try (Line line = new Line("127.0.0.1", first.port())) {
+            openFloor(line);
+            assertThat(phone.all(".clipit[hidden]")).hasSize(1);
+            phone.click(DONE);
+            waitForSets(1);
+
+            line.cut();
+            phone.waitForText(".now h2", "warm-up 2 of");
+            phone.click(DONE);
+            phone.waitForText(".now h2", "warm-up 3 of");
+            phone.find(".clipit input[type=file]").sendKeys(film().toString());
+            phone.waitForText(".clipit", "squat.mp4: waits here for a line");
+            phone.assertSound();
+
+            // the tab is killed; the clip is still there
+            phone.newTab().phone().open("/lifters/1/floor");
+            phone.waitForText(".clipit", "squat.mp4: waits here for a line");
+
+            // the line comes back, a poor one, and breaks in the middle; meanwhile the server is killed
+            phone.slow();
+            line.mend();
+            waitForSets(2);
+            phone.waitFor(d -> phone.text(".clipit").matches("(?s).*is being sent, [2-9]\\d %.*") ? true : null);
+            line.cut();
+            phone.waitForText(".clipit", "squat.mp4: waits here for a line");
+            String upload = uploadOnThePhone();
+            assertThat(upload).contains("/lifters/1/clips/parts/");
+            assertThat(clipsOf("A.w2")).isEmpty();
+            first.kill();
+            line.turnTo(Copies.first().port());
+            line.mend();
+
+            await().atMost(Duration.ofSeconds(120)).until(() -> !clipsOf("A.w2").isEmpty());
+            assertThat(clipsOf("A.w2"))
+                    .as("the one that was begun was brought to its end")
+                    .isEqualTo(upload.substring(upload.lastIndexOf('/') + 1));
+            phone.waitFor(d -> phone.all(".clipit li").isEmpty() ? true : null);
         }
     }
 

@@ -78,6 +78,14 @@ final class OwnDatabase implements AutoCloseable {
         }
     }
 
+    String text(String query) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(query)) {
+            rows.next();
+            return rows.getString(1);
+        }
+    }
+
     /** Keeps what lies in the application's tables now, to come back to it. */
     void remember() throws SQLException {
         execute("create schema kept");
