@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { test } from "node:test";
 import { Marks } from "../js/marks.js";
 import { angle, lean, rimOf } from "../js/drawover.js";
-import { shrink, written } from "../js/bar-follow.js";
+import { misses, shrink, written } from "../js/bar-follow.js";
 import { meaning } from "../js/clipsend.js";
 
 test("marks stand in the order of time, and come back as they were written", () => {
@@ -59,4 +59,13 @@ test("what will never be taken is refused, and all else comes later", () => {
   for (const status of [0, 401, 403, 404, 410, 429, 500, 503, 507]) {
     assert.equal(meaning(status), "later");
   }
+});
+
+test("a machine that missed pictures is told by the moments between those it saw", () => {
+  const at = (...moments) => moments.map((millis) => ({ millis }));
+  assert.equal(misses(at(0, 33, 67, 100, 133)), false);
+  assert.equal(misses(at(0, 33, 100, 133, 167)), false, "one alone does no harm");
+  assert.equal(misses(at(0, 33, 67, 200, 233)), true, "three in a row");
+  assert.equal(misses(at(0, 67, 133, 200)), true, "every other one");
+  assert.equal(misses(at(0)), true);
 });

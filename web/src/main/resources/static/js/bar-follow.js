@@ -4,6 +4,11 @@
 // more pixels than this across say no more
 const WIDEST = 480;
 const MOST_ON_THEIR_WAY = 4;
+const RATES = [1, 0.5, 0.25];
+const MORE = 1.03;
+// in thousandths of a second
+const LONGEST_GAP = 90;
+const USUAL_GAP = 45;
 
 // How much smaller pictures are looked at than the film is.
 export function shrink(width) {
@@ -34,81 +39,123 @@ class Pictures {
 
 const once = (target, what) => new Promise((resolve) => target.addEventListener(what, resolve, { once: true }));
 
-// The rim is that of the picture which is shown; what comes before it is not looked at.
-export async function follow(video, rim, progress) {
-  const worker = new Worker("/js/bar-worker.js");
-  const pictures = new Pictures(video);
-  const found = [];
-  let onTheirWay = 0;
-  let told = () => {};
-  let failed = null;
-  worker.onerror = (event) => {
-    failed = new Error(event.message || "worker");
-    told();
-  };
-  const send = (type, millis) => {
-    const image = pictures.now();
-    onTheirWay++;
-    worker.postMessage({ type, millis, image, rim: { x: rim.x * pictures.scale, y: rim.y * pictures.scale, width: rim.width * pictures.scale } },
-      [image.data.buffer]);
-  };
-  worker.onmessage = (event) => {
-    const one = event.data;
-    onTheirWay--;
+// Whether a machine that had other things to do missed pictures that matter, judged by their moments.
+export function misses(pictures) {
+  const apart = pictures.slice(1).map((one, at) => one.millis - pictures[at].millis).sort((one, other) => one - other);
+  return apart.length === 0 || apart[apart.length - 1] > LONGEST_GAP || apart[Math.floor(apart.length / 2)] > USUAL_GAP;
+}
+
+// The worker, and what is on its way to it and back.
+class Follower {
+  constructor(video, rim, progress) {
+    this.video = video;
+    this.rim = rim;
+    this.progress = progress;
+    this.pictures = new Pictures(video);
+    this.worker = new Worker("/js/bar-worker.js");
+    this.worker.onerror = (event) => this.fail(new Error(event.message || "worker"));
+    this.worker.onmessage = (event) => this.found(event.data);
+    this.told = () => {};
+  }
+
+  fail(fault) {
+    this.failed = fault;
+    this.told();
+  }
+
+  found(one) {
+    const scale = this.pictures.scale;
+    this.onTheirWay--;
     if (one.failed) {
-      failed = new Error(one.failed);
+      this.failed = new Error(one.failed);
     } else {
-      found.push({ millis: one.millis, x: one.x / pictures.scale, y: one.y / pictures.scale, likeness: one.likeness });
-      progress(found);
+      this.all.push({ millis: one.millis, x: one.x / scale, y: one.y / scale, likeness: one.likeness });
+      this.progress(this.all);
     }
-    told();
-  };
-  const until = async (enough) => {
-    while (!enough() && !failed) {
+    this.told();
+  }
+
+  send(type, millis) {
+    const scale = this.pictures.scale;
+    const image = this.pictures.now();
+    this.last = millis;
+    this.onTheirWay++;
+    this.worker.postMessage({
+      type, millis, image, rim: { x: this.rim.x * scale, y: this.rim.y * scale, width: this.rim.width * scale }
+    }, [image.data.buffer]);
+  }
+
+  async until(enough) {
+    while (!enough() && !this.failed) {
       await new Promise((resolve) => {
-        told = resolve;
+        this.told = resolve;
       });
     }
-    if (failed) {
-      throw failed;
+    if (this.failed) {
+      throw this.failed;
     }
-  };
-  const rate = video.playbackRate;
-  try {
-    video.pause();
-    video.playbackRate = 1;
-    let last = Math.round(video.currentTime * 1000);
-    send("begin", last);
-    await until(() => onTheirWay === 0);
-    let ended = false;
+  }
+
+  // Once through the film from the picture that is shown.
+  async pass(rate) {
+    this.all = [];
+    this.onTheirWay = 0;
+    this.video.playbackRate = rate;
+    this.send("begin", Math.round(this.video.currentTime * 1000));
+    await this.until(() => this.onTheirWay === 0);
+    let over = false;
     const look = async (now, seen) => {
       const millis = Math.round(seen.mediaTime * 1000);
-      if (millis > last) {
-        last = millis;
-        send("look", millis);
-      }
-      if (onTheirWay >= MOST_ON_THEIR_WAY && !video.ended) {
-        video.pause();
-        await until(() => onTheirWay === 0).catch(() => {});
-        if (!ended) {
-          video.requestVideoFrameCallback(look);
-          await video.play().catch(() => {});
-        }
+      if (over) {
         return;
       }
-      if (!ended) {
-        video.requestVideoFrameCallback(look);
+      if (millis > this.last) {
+        this.send("look", millis);
+      }
+      if (this.onTheirWay >= MOST_ON_THEIR_WAY && !this.video.ended) {
+        this.video.pause();
+        await this.until(() => this.onTheirWay === 0).catch(() => {});
+        this.video.requestVideoFrameCallback(look);
+        await this.video.play().catch(() => {});
+      } else {
+        this.video.requestVideoFrameCallback(look);
       }
     };
-    video.requestVideoFrameCallback(look);
-    const end = once(video, "ended");
-    await video.play();
-    await Promise.race([end, until(() => false)]);
-    ended = true;
-    await until(() => onTheirWay === 0);
-    return found.sort((one, other) => one.millis - other.millis);
+    this.video.requestVideoFrameCallback(look);
+    const end = once(this.video, "ended");
+    await this.video.play();
+    await Promise.race([end, this.until(() => false)]);
+    over = true;
+    await this.until(() => this.onTheirWay === 0);
+    return this.all.sort((one, other) => one.millis - other.millis);
+  }
+}
+
+// The rim is that of the picture which is shown; what comes before it is not looked at. Where pictures were missed, the film is
+// played once more, slower, as long as that finds more.
+export async function follow(video, rim, progress) {
+  const follower = new Follower(video, rim, progress);
+  const rate = video.playbackRate;
+  const from = video.currentTime;
+  try {
+    video.pause();
+    let best = [];
+    for (const slower of RATES) {
+      if (video.currentTime !== from) {
+        const there = once(video, "seeked");
+        video.currentTime = from;
+        await there;
+      }
+      const found = await follower.pass(slower);
+      const more = found.length > MORE * best.length;
+      best = more ? found : best;
+      if (!more || !misses(found)) {
+        break;
+      }
+    }
+    return best;
   } finally {
     video.playbackRate = rate;
-    worker.terminate();
+    follower.worker.terminate();
   }
 }

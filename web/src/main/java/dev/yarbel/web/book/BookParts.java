@@ -4,6 +4,7 @@ import static dev.yarbel.web.kept.Field.day;
 import static dev.yarbel.web.kept.Field.lift;
 import static dev.yarbel.web.kept.Field.made;
 import static dev.yarbel.web.kept.Field.moment;
+import static dev.yarbel.web.kept.Field.named;
 import static dev.yarbel.web.kept.Field.number;
 import static dev.yarbel.web.kept.Field.own;
 import static dev.yarbel.web.kept.Field.reader;
@@ -13,7 +14,6 @@ import static dev.yarbel.web.kept.Field.texts;
 import static dev.yarbel.web.kept.Field.told;
 import static dev.yarbel.web.kept.Field.whole;
 import static dev.yarbel.web.kept.Field.within;
-import static dev.yarbel.web.kept.Field.yes;
 
 import dev.yarbel.core.adjust.AskLifter.Asking;
 import dev.yarbel.core.effort.Effort;
@@ -170,7 +170,8 @@ class BookParts implements LifterParts {
             whole("helped"),
             text("missedBy"),
             whole("speed"),
-            yes("speedFilmed", "speed_filmed"),
+            // files of earlier versions do not say it
+            named("speedFilmed", "speed_filmed", "{t}.speed_filmed", "coalesce(({v})::boolean, false)"),
             texts("worn", "worn").of(Worn.class),
             text("video"),
             text("partner"),

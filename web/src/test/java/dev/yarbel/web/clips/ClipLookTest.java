@@ -109,6 +109,24 @@ class ClipLookTest {
     }
 
     @Test
+    void marksFeedTheFigureAtWhichFormBreaks() throws Exception {
+        assertThat(squat()).doesNotContain("stop being clean at about");
+        say(club.asCoach(), "/judged", Map.of("marks", "1200 clean, 4000 broken"));
+        String after = squat();
+        assertThat(after).contains("stop being clean at about");
+        say(club.asCoach(), "/judged", Map.of("marks", "1 clean, 2 clean, 3 clean, 4 clean, 5 clean"));
+        assertThat(squat()).contains("stop being clean at about").isNotEqualTo(after);
+    }
+
+    private String squat() throws Exception {
+        MockHttpServletResponse answer = mvc.perform(
+                        get(club.url("/book/lifts/squat")).with(club.asCoach()))
+                .andReturn()
+                .getResponse();
+        return Jsoup.parse(answer.getContentAsString(StandardCharsets.UTF_8)).text();
+    }
+
+    @Test
     void whatALifterMarksIsTheirs() throws Exception {
         say(club.asLifter(), "/found", Map.of("marks", "1200 clean, 4000 broken"));
         assertThat(kept("reps_seen")).isEqualTo("2");

@@ -177,6 +177,28 @@ class WholeFilesTest {
         }
     }
 
+    /** Versions that knew of no clips said nothing of where a speed came from. */
+    @Test
+    void aFileOfAnEarlierVersionComesIn() throws Exception {
+        new FullLifter(mvc, clubs, jdbc, from).fill();
+        ObjectNode file = read(lifterFile(from, from.lifter.id()));
+        assertThat(file.findParents("speedFilmed")).isNotEmpty();
+        file.findParents("speedFilmed").forEach(set -> ((ObjectNode) set).remove("speedFilmed"));
+
+        Document done = take(to.asCoach(), file.toString());
+
+        assertThat(done.select(".result").text()).isEqualTo("1 lifter came in with it.");
+        assertThat(sets(newest(to))).isEqualTo(sets(from.lifter.id())).isPositive();
+    }
+
+    private long sets(long lifter) {
+        return jdbc.sql(
+                        "select count(*) from logged_set l join training_session s on s.id = l.session_id where s.lifter_id = ?")
+                .param(lifter)
+                .query(Long.class)
+                .single();
+    }
+
     /** Everything that is kept of a club, in one club. */
     private void fillTheClub() throws Exception {
         new FullLifter(mvc, clubs, jdbc, from).fill();
