@@ -67,5 +67,6 @@ test("a machine that missed pictures is told by the moments between those it saw
   assert.equal(misses(at(0, 33, 100, 133, 167)), false, "one alone does no harm");
   assert.equal(misses(at(0, 33, 67, 200, 233)), true, "three in a row");
   assert.equal(misses(at(0, 67, 133, 200)), true, "every other one");
+  assert.equal(misses(at(0, 400, 433, 467)), false, "it takes a while to play");
   assert.equal(misses(at(0)), true);
 });

@@ -5,7 +5,6 @@
 const WIDEST = 480;
 const MOST_ON_THEIR_WAY = 4;
 const RATES = [1, 0.5, 0.25];
-const MORE = 1.03;
 // in thousandths of a second
 const LONGEST_GAP = 90;
 const USUAL_GAP = 45;
@@ -39,9 +38,9 @@ class Pictures {
 
 const once = (target, what) => new Promise((resolve) => target.addEventListener(what, resolve, { once: true }));
 
-// Whether a machine that had other things to do missed pictures that matter, judged by their moments.
+// Whether a machine that had other things to do missed pictures that matter, judged by their moments. Until it plays, the first stands.
 export function misses(pictures) {
-  const apart = pictures.slice(1).map((one, at) => one.millis - pictures[at].millis).sort((one, other) => one - other);
+  const apart = pictures.slice(2).map((one, at) => one.millis - pictures[at + 1].millis).sort((one, other) => one - other);
   return apart.length === 0 || apart[apart.length - 1] > LONGEST_GAP || apart[Math.floor(apart.length / 2)] > USUAL_GAP;
 }
 
@@ -132,7 +131,7 @@ class Follower {
 }
 
 // The rim is that of the picture which is shown; what comes before it is not looked at. Where pictures were missed, the film is
-// played once more, slower, as long as that finds more.
+// played once more, slower.
 export async function follow(video, rim, progress) {
   const follower = new Follower(video, rim, progress);
   const rate = video.playbackRate;
@@ -147,9 +146,8 @@ export async function follow(video, rim, progress) {
         await there;
       }
       const found = await follower.pass(slower);
-      const more = found.length > MORE * best.length;
-      best = more ? found : best;
-      if (!more || !misses(found)) {
+      best = found.length > best.length ? found : best;
+      if (!misses(found)) {
         break;
       }
     }

@@ -105,12 +105,13 @@ final class PathReader {
         return doubts;
     }
 
+    /** Out of sight at the beginning or the end, which is more than that nobody looked there. */
     private boolean isLostAtAnEnd(List<Moment> all) {
-        List<Seen> seen = track.seen();
-        double from = all.get(0).second() - seen.get(0).millis() / 1000.0;
-        double until = seen.get(seen.size() - 1).millis() / 1000.0
-                - all.get(all.size() - 1).second();
-        return from > GAP || until > GAP;
+        double first = all.get(0).second() - GAP;
+        double last = all.get(all.size() - 1).second() + GAP;
+        return track.seen().stream()
+                .filter(one -> one.likeness() < ALIKE)
+                .anyMatch(one -> one.millis() / 1000.0 < first || one.millis() / 1000.0 > last);
     }
 
     private static double median(List<Double> figures) {

@@ -134,6 +134,19 @@ class BarPathTest {
     }
 
     @Test
+    void aFilmThatTakesAWhileToPlayLostNothing() {
+        List<Seen> seen = new ArrayList<>(film(6, 30, 0.1, BarPathTest::sine));
+        List<Seen> late = new ArrayList<>(seen.subList(10, seen.size()));
+        late.add(0, seen.get(0));
+        assertThat(path(late).doubts()).isEmpty();
+
+        List<Seen> lost = seen.stream()
+                .map(one -> one.millis() > 5600 ? new Seen(one.millis(), one.x(), one.y(), 0.2) : one)
+                .toList();
+        assertThat(path(lost).doubts()).contains(Doubt.LOST);
+    }
+
+    @Test
     void onePictureThatWasNotKnownAgainIsNoLoss() {
         List<Seen> seen = new ArrayList<>(film(6, 30, 0.1, BarPathTest::sine));
         Seen one = seen.get(80);

@@ -136,10 +136,28 @@ class ClipLookJourneyTest {
                 .until(() -> !browser.all("#bar .barspeeds, #bar .watch").isEmpty());
     }
 
+    private long tracked() {
+        return jdbc.sql("select count(*) from clip_track where club_id = ?")
+                .param(club.lifter.clubId())
+                .query(Long.class)
+                .single();
+    }
+
     @Test
     void theBarsSpeedIsFoundAsItIsKnown() {
         open("clean");
         follow();
+        for (int again = 0; again < 3 && !browser.all("#bar .watch").isEmpty(); again++) {
+            // a machine with much else to do leaves pictures out, and says so
+            browser.open(browser.address().replace("#bar", ""));
+            browser.waitFor(d -> browser.all("[data-instep][data-ready]").isEmpty() ? null : true);
+            jdbc.sql("delete from clip_track where club_id = ?")
+                    .param(club.lifter.clubId())
+                    .update();
+            browser.click("[data-follow] button[type=submit]");
+            await().atMost(Duration.ofMinutes(3)).until(() -> tracked() == 1);
+            browser.open(browser.address().replace("#bar", ""));
+        }
 
         assertThat(browser.all("#bar .watch").stream().map(WebElement::getText)).isEmpty();
         List<Double> found = browser.all(".barspeeds tbody td b").stream()
