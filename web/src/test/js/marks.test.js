@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { test } from "node:test";
 import { Marks } from "../js/marks.js";
 import { angle, lean, rimOf } from "../js/drawover.js";
-import { misses, shrink, written } from "../js/bar-follow.js";
+import { Bell, misses, shrink, written } from "../js/bar-follow.js";
 import { meaning } from "../js/clipsend.js";
 
 test("marks stand in the order of time, and come back as they were written", () => {
@@ -69,4 +69,16 @@ test("a machine that missed pictures is told by the moments between those it saw
   assert.equal(misses(at(0, 67, 133, 200)), true, "every other one");
   assert.equal(misses(at(0, 400, 433, 467)), false, "it takes a while to play");
   assert.equal(misses(at(0)), true);
+});
+
+test("a bell wakes everybody who waits, once each", async () => {
+  const bell = new Bell();
+  const woken = [];
+  bell.rung().then(() => woken.push("the film's end"));
+  bell.rung().then(() => woken.push("a pause"));
+  bell.ring();
+  bell.ring();
+  await Promise.resolve();
+  assert.deepEqual(woken, ["the film's end", "a pause"]);
+  assert.equal(bell.waiting.length, 0);
 });

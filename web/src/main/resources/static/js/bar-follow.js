@@ -44,6 +44,21 @@ export function misses(pictures) {
   return apart.length === 0 || apart[apart.length - 1] > LONGEST_GAP || apart[Math.floor(apart.length / 2)] > USUAL_GAP;
 }
 
+// Whoever waits for something to change looks again each time the bell rings; more than one may wait at once.
+export class Bell {
+  constructor() {
+    this.waiting = [];
+  }
+
+  ring() {
+    this.waiting.splice(0).forEach((wake) => wake());
+  }
+
+  rung() {
+    return new Promise((resolve) => this.waiting.push(resolve));
+  }
+}
+
 // The worker, and what is on its way to it and back.
 class Follower {
   constructor(video, rim, progress) {
@@ -54,12 +69,12 @@ class Follower {
     this.worker = new Worker("/js/bar-worker.js");
     this.worker.onerror = (event) => this.fail(new Error(event.message || "worker"));
     this.worker.onmessage = (event) => this.found(event.data);
-    this.told = () => {};
+    this.bell = new Bell();
   }
 
   fail(fault) {
     this.failed = fault;
-    this.told();
+    this.bell.ring();
   }
 
   found(one) {
@@ -71,7 +86,7 @@ class Follower {
       this.all.push({ millis: one.millis, x: one.x / scale, y: one.y / scale, likeness: one.likeness });
       this.progress(this.all);
     }
-    this.told();
+    this.bell.ring();
   }
 
   send(type, millis) {
@@ -86,9 +101,7 @@ class Follower {
 
   async until(enough) {
     while (!enough() && !this.failed) {
-      await new Promise((resolve) => {
-        this.told = resolve;
-      });
+      await this.bell.rung();
     }
     if (this.failed) {
       throw this.failed;
@@ -122,7 +135,8 @@ class Follower {
     };
     this.video.requestVideoFrameCallback(look);
     const end = once(this.video, "ended");
-    await this.video.play();
+    // a pause before it plays breaks this off, and means nothing
+    await this.video.play().catch(() => {});
     await Promise.race([end, this.until(() => false)]);
     over = true;
     await this.until(() => this.onTheirWay === 0);
