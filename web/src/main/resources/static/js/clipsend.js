@@ -198,8 +198,8 @@ function begin(place) {
     list.parentElement.querySelector("[data-clip-says]").textContent = words;
   };
   const take = async (set, file) => {
-    if (file.size > Number(place.dataset.most)) {
-      say(place.dataset.large);
+    if (file.size > Number(list.dataset.most)) {
+      say(list.dataset.large);
       return false;
     }
     say("");
@@ -228,7 +228,7 @@ function begin(place) {
     input.addEventListener("change", async () => {
       const set = await of();
       if (set && input.files[0]) {
-        await take(set.token, input.files[0]).catch(() => say(place.dataset.full));
+        await take(set.token, input.files[0]).catch(() => say(list.dataset.full));
         input.value = "";
       }
     });

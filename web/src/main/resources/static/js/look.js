@@ -6,7 +6,6 @@ import { follow, written } from "./bar-follow.js";
 const place = document.querySelector(".look");
 const video = place.querySelector("video");
 const svg = place.querySelector("[data-over]");
-const say = place.querySelector("[data-said]");
 const drawn = place.querySelector("[data-drawn]");
 const language = document.documentElement.lang;
 const figure = (value, digits) => value.toLocaleString(language, { minimumFractionDigits: digits, maximumFractionDigits: digits });
@@ -113,12 +112,10 @@ track.addEventListener("submit", async (event) => {
       const now = found[found.length - 1];
       over.showRim({ x: now.x, y: now.y, width: wanted.width });
     });
-    place.dataset.pictures = String(pictures.length);
     track.elements.pictures.value = written(pictures);
     track.submit();
   } catch (fault) {
     status.textContent = track.dataset.failed;
     button.disabled = false;
-    say.textContent = "";
   }
 });

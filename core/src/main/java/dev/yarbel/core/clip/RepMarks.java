@@ -78,10 +78,6 @@ public record RepMarks(List<Mark> reps, OptionalInt slowest) {
         return new RepMarks(reps, slowest);
     }
 
-    public boolean areNone() {
-        return equals(NONE);
-    }
-
     /**
      * What they say of a set of so many repetitions: those that broke; that all were clean only where all were looked at.
      *

@@ -44,7 +44,7 @@ class RepMarksTest {
 
     @Test
     void nothingIsNothing() {
-        assertThat(RepMarks.parse("").areNone()).isTrue();
+        assertThat(RepMarks.parse("")).isEqualTo(RepMarks.NONE);
         assertThat(RepMarks.parse(" , ")).isEqualTo(RepMarks.NONE);
         assertThat(RepMarks.NONE.toString()).isEmpty();
     }

@@ -265,8 +265,8 @@ public class Sessions {
 
     /** Keeps what a clip of a set shows: nothing that was lifted changes, only what is known of it. */
     public void witness(LifterCard lifter, long number, TaskKey task, UnaryOperator<SetDetails> shown) {
-        TrainingSession session =
-                sessions.findByClubIdAndId(lifter.clubId(), number).orElseThrow(NotFoundException::new);
+        TrainingSession session = sessions.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), number)
+                .orElseThrow(NotFoundException::new);
         witness(lifter, session, task, shown);
     }
 
@@ -296,7 +296,7 @@ public class Sessions {
 
     /** Keeps what became of sets that are more or fewer than planned, as the lifter says of it later on. */
     void count(LifterCard lifter, long number, SessionRatings.CountSaid said) {
-        sessions.findByClubIdAndId(lifter.clubId(), number)
+        sessions.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), number)
                 .orElseThrow(NotFoundException::new)
                 .ratings()
                 .count(said);
@@ -308,8 +308,8 @@ public class Sessions {
      * @throws NotFoundException when there is no such set
      */
     void correct(Person person, LifterCard lifter, long number, TaskKey task, UnaryOperator<LiftedSet> correction) {
-        TrainingSession session =
-                sessions.findByClubIdAndId(lifter.clubId(), number).orElseThrow(NotFoundException::new);
+        TrainingSession session = sessions.findByClubIdAndLifterIdAndId(lifter.clubId(), lifter.id(), number)
+                .orElseThrow(NotFoundException::new);
         LoggedSet set = sets.findByClubIdAndSessionIdAndTask(lifter.clubId(), number, task.toString())
                 .orElseThrow(NotFoundException::new);
         DoneSet corrected = new DoneSet(task, correction.apply(set.done().set()));

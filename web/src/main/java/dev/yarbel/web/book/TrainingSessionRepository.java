@@ -17,7 +17,7 @@ interface TrainingSessionRepository extends Repository<TrainingSession, Long> {
     Optional<TrainingSession> findByClubIdAndLifterIdAndPlanDayAndPlanWeek(
             long clubId, long lifterId, long planDay, int planWeek);
 
-    Optional<TrainingSession> findByClubIdAndId(long clubId, long id);
+    Optional<TrainingSession> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
 
     @Query("select distinct s.lifterId from TrainingSession s where s.clubId = :clubId and s.startedAt >= :since")
     List<Long> begunSince(long clubId, Instant since);

@@ -76,14 +76,6 @@ class ClipEntity {
         return type;
     }
 
-    long bytes() {
-        return bytes;
-    }
-
-    Optional<Duration> length() {
-        return Optional.ofNullable(millis).map(Duration::ofMillis);
-    }
-
     /** When the bar starts to move. */
     public Duration start() {
         return Duration.ofMillis(startsAtMillis);
@@ -108,10 +100,6 @@ class ClipEntity {
 
     public boolean hasPreview() {
         return preview != null;
-    }
-
-    long addedBy() {
-        return addedBy;
     }
 
     public Instant addedAt() {

@@ -1,6 +1,5 @@
 package dev.yarbel.web.clips;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -15,8 +14,6 @@ interface ClipRepository extends Repository<ClipEntity, Long> {
     Optional<ClipEntity> findByClubIdAndLifterIdAndId(long clubId, long lifterId, long id);
 
     int countByClubIdAndLifterIdAndSetToken(long clubId, long lifterId, UUID setToken);
-
-    List<ClipEntity> findByClubIdAndLifterIdAndSetTokenIn(long clubId, long lifterId, Collection<UUID> tokens);
 
     boolean existsByClubIdAndLifterIdAndFile(long clubId, long lifterId, UUID file);
 

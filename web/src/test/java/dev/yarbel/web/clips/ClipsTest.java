@@ -215,6 +215,13 @@ class ClipsTest {
         assertThat(files()).hasSize(1);
     }
 
+    /** What is said at once on the phone is what the server would say. */
+    @Test
+    void thePageKnowsHowMuchIsTooMuch() throws Exception {
+        assertThat(page(club.asLifter()).select("[data-clips-here]").attr("data-most"))
+                .isEqualTo(String.valueOf(ClipCheck.MOST));
+    }
+
     @Test
     void nothingChosenIsSaidBesideTheField() throws Exception {
         MockHttpServletResponse answer = add(club.asLifter(), "", new byte[0]);
